@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Calendar;
+
+use JollyPenny\Core\Season\Container;
+use JollyPenny\Core\Season\Place;
+use JollyPenny\Core\Season\Stage;
+
+/** One stage of one crop: from when to when, in how many sites, on how much room. */
+final readonly class StagePlan
+{
+    /**
+     * @param  ?Container  $container  what the plants stand in, named by this stage or by one before; null in a bed
+     * @param  int  $start  day number; the stage occupies [start, end)
+     */
+    public function __construct(
+        public Stage $stage,
+        public Place $place,
+        public ?Container $container,
+        public int $start,
+        public int $end,
+        public int $sites,
+        public float $flats,
+    ) {}
+
+    public function days(): int
+    {
+        return $this->end - $this->start;
+    }
+
+    /** True where a container is filled for this stage. */
+    public function fills(): bool
+    {
+        return $this->stage->container !== null;
+    }
+
+    /** Units filled, as a fraction of whole ones; 0 in a bed. */
+    public function units(): float
+    {
+        return $this->container === null ? 0.0 : $this->sites / $this->container->sitesPerUnit;
+    }
+
+    public function flatDays(): float
+    {
+        return $this->flats * $this->days();
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Costing;
+
+/** One part of a set-up's accounts. Crops are named by their place in the list of those that are grown. */
+interface Book
+{
+    /**
+     * What falls to a crop, by head.
+     *
+     * @return array<value-of<Head>, float>
+     */
+    public function heads(int $crop): array;
+
+    /** Money saved if this crop alone were not grown. */
+    public function saved(int $crop): float;
+}

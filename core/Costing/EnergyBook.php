@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Costing;
+
+use JollyPenny\Core\Calendar\StagePlan;
+use JollyPenny\Core\Energy\DailyTariff;
+use JollyPenny\Core\Energy\PlaceEnergy;
+use JollyPenny\Core\Energy\PlaceLoad;
+use JollyPenny\Core\Season\SeasonIndex;
+use JollyPenny\Core\Season\Setup;
+
+/** Electricity of all indoor places, shared among the crops, with the water boiled for mixes. Costing rules, section 6. */
+final class EnergyBook implements Book
+{
+    /** @var array<array-key, PlaceEnergy> by place id, every indoor place */
+    public array $places = [];
+
+    /** @var array{float, float, float} kWh for light, heat and appliances */
+    public array $kwh = [0.0, 0.0, 0.0];
+
+    public readonly int $firstDay;
+
+    private readonly float $meanRate;
+
+    private int $wanted = 0;
+
+    /**
+     * @param  list<CropPlan>  $plans
+     * @param  list<SupplyUse>  $supplies
+     */
+    public function __construct(private readonly array $plans, private readonly array $supplies, SeasonIndex $index, Setup $setup)
+    {
+        $tariff = new DailyTariff($index->season->electricity);
+        $this->meanRate = $tariff->mean();
+        $stages = [];
+        $first = PHP_INT_MAX;
+        $last = 0;
+        foreach ($plans as $plan) {
+            $this->wanted += $plan->crop->wanted;
+            $first = min($first, $plan->sowOn());
+            $last = max($last, $plan->plantOutOn());
+            foreach ($plan->stages as $stage) {
+                $stages[$stage->place->id][] = $stage;
+            }
+        }
+        $this->firstDay = $plans === [] ? 0 : $first;
+        foreach ($index->season->places as $place) {
+            if ($place->outdoors) {
+                continue;
+            }
+            $here = fn (array $rows, array $ids): array => array_values(array_filter(
+                array_map(fn (string $id): object => $rows[$id], $ids), fn (object $row): bool => $row->place === $place->id));
+            $this->places[$place->id] = $energy = new PlaceEnergy(
+                $place, new PlaceLoad($this->firstDay, $plans === [] ? 0 : $last - $first, $stages[$place->id] ?? []), $index->season->electricity, $tariff,
+                $here($index->lights, $setup->lights), $here($index->mats, $setup->mats), $here($index->appliances, $setup->appliances));
+            foreach ($energy->totals as $kind => $figures) {
+                $this->kwh[$kind] += $figures[PlaceEnergy::KWH];
+            }
+        }
+        foreach ($supplies as $use) {
+            $this->kwh[PlaceEnergy::APPLIANCE] += $use->mixingKwh;
+        }
+    }
+
+    public function heads(int $crop): array
+    {
+        $power = [0.0, 0.0, 0.0];
+        $credit = 0.0;
+        foreach ($this->plans[$crop]->stages as $stage) {
+            $energy = $this->places[$stage->place->id] ?? null;
+            if ($energy === null) {
+                continue;
+            }
+            foreach ($power as $kind => $cost) {
+                $power[$kind] = $cost + $energy->share($stage, $kind, PlaceEnergy::COST);
+                $credit += $energy->share($stage, $kind, PlaceEnergy::CREDIT);
+            }
+        }
+        foreach ($this->places as $energy) {
+            foreach ($energy->unshared as $kind => $figures) {
+                $part = $this->plans[$crop]->crop->wanted / $this->wanted;
+                $power[$kind] += $figures[PlaceEnergy::COST] * $part;
+                $credit += $figures[PlaceEnergy::CREDIT] * $part;
+            }
+        }
+        $power[PlaceEnergy::APPLIANCE] += $this->supplies[$crop]->mixingKwh * $this->meanRate;
+
+        return [
+            Head::LightPower->value => $power[PlaceEnergy::LIGHT],
+            Head::HeatPower->value => $power[PlaceEnergy::HEAT],
+            Head::AppliancePower->value => $power[PlaceEnergy::APPLIANCE],
+            Head::HeatCredit->value => $credit,
+        ];
+    }
+
+    public function saved(int $crop): float
+    {
+        $saved = $this->supplies[$crop]->mixingKwh * $this->meanRate;
+        foreach ($this->plans[$crop]->stages as $stage) {
+            $saved += ($this->places[$stage->place->id] ?? null)?->savedWithout($stage) ?? 0.0;
+        }
+
+        return $saved;
+    }
+
+    /** kWh of one kind that falls to a stage. */
+    public function stageKwh(StagePlan $stage, int $kind): float
+    {
+        return ($this->places[$stage->place->id] ?? null)?->share($stage, $kind, PlaceEnergy::KWH) ?? 0.0;
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Energy;
+
+use JollyPenny\Core\Season\Light;
+
+/** The light dose under a fixture, mol/m²/day: DLI = PPFD · hours · 0.0036, PPFD = 0.75 · flux / area. */
+final readonly class DailyLightIntegral
+{
+    /** One standard flat, 10 x 20 in exactly, in m². */
+    public const FLAT_M2 = 0.129032;
+
+    /** The share of a lamp's light that reaches the leaves. */
+    private const ON_TARGET = 0.75;
+
+    /** Below this, seedlings grow leggy. */
+    public const DIM = 10.0;
+
+    public static function of(Light $light): ?float
+    {
+        return $light->ppfUmolS === null ? null
+            : self::ON_TARGET * $light->ppfUmolS / ($light->flats * self::FLAT_M2) * $light->hoursPerDay * 0.0036;
+    }
+}

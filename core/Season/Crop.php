@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+use stdClass;
+
+/**
+ * One line of the grow list: so many finished plants of a seed lot, ready on a day counted from a frost.
+ */
+final readonly class Crop
+{
+    /**
+     * @param  list<string>  $nursery  ids
+     */
+    public function __construct(
+        public string $id,
+        public string $lot,
+        public int $wanted,
+        public int $plantOutOffsetDays,
+        public ?Split $split = null,
+        public Anchor $anchor = Anchor::LastFrost,
+        public ?Day $sowOn = null,
+        public int $coldDays = 0,
+        public ?SowAmount $sow = null,
+        public MoveOn $moveOn = MoveOn::Enough,
+        public array $nursery = [],
+        public float $boughtLoss = 0.0,
+        public bool $substitute = false,
+        public ?stdClass $meta = null,
+    ) {}
+}

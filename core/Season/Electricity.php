@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+/**
+ * The tariff, money per kWh.
+ */
+final readonly class Electricity
+{
+    /**
+     * @param  list<TariffWindow>  $windows
+     */
+    public function __construct(
+        public float $rate,
+        #[ListOf(TariffWindow::class)] public array $windows = [],
+        public ?HeatCredit $heatCredit = null,
+    ) {}
+}

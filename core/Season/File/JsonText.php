@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season\File;
+
+use JsonException;
+use stdClass;
+
+/**
+ * Text to document, refusing what PHP's parser lets pass or chokes on: size, encoding, depth, number of values and
+ * keys given twice. The scan costs no memory beyond the keys of the objects that are open.
+ */
+final readonly class JsonText
+{
+    public const MAX_BYTES = 5_000_000;
+
+    private const MAX_DEPTH = 32;
+
+    private const MAX_VALUES = 400_000;
+
+    /** A string, or a character that opens, closes or divides; what lies between is left to the parser. */
+    private const TOKEN = '/[^"{}\[\],:]*+("(?:[^"\\\\]++|\\\\.)*+"|[{}\[\],:])/As';
+
+    /** @throws InvalidSeason */
+    public static function parse(string $text): stdClass
+    {
+        if (strlen($text) > self::MAX_BYTES) {
+            throw InvalidSeason::because([], 'The file is over 5 MB.', 'A season is far smaller: check that it is the right file.');
+        }
+        if (str_starts_with($text, "\u{FEFF}")) {
+            $text = substr($text, 3);
+        }
+        if (trim($text) === '') {
+            throw InvalidSeason::because([], 'The file is empty.', 'Give a season file.');
+        }
+        if (! mb_check_encoding($text, 'UTF-8')) {
+            throw InvalidSeason::because([], 'The text is not valid UTF-8.', 'Save it again as UTF-8.');
+        }
+        $faults = self::scan($text);
+        try {
+            $document = json_decode($text, false, self::MAX_DEPTH + 1, JSON_THROW_ON_ERROR);
+        } catch (JsonException $e) {
+            throw InvalidSeason::because([], "This is not JSON ({$e->getMessage()}).", 'Look for a missing comma, quote or bracket.');
+        }
+        if ($faults !== []) {
+            throw new InvalidSeason($faults);
+        }
+        if (! $document instanceof stdClass) {
+            throw InvalidSeason::because([], 'A season file is one object.', 'It begins with { and ends with }.');
+        }
+
+        return $document;
+    }
+
+    /**
+     * @return list<Fault> the keys given twice
+     *
+     * @throws InvalidSeason where it is too deep or holds too many values
+     */
+    private static function scan(string $text): array
+    {
+        $faults = [];
+        $values = 0;
+        /** @var list<array<array-key, true>|int> $open keys seen of each open object, or the index reached in an open list */
+        $open = [];
+        $path = [];
+        $offset = 0;
+        $string = '';
+        while (preg_match(self::TOKEN, $text, $match, 0, $offset) === 1) {
+            $offset += strlen($match[0]);
+            $token = $match[1];
+            $depth = count($open);
+            switch ($token[0]) {
+                case '{':
+                case '[':
+                    if ($depth >= self::MAX_DEPTH) {
+                        throw InvalidSeason::because([], 'It is nested too deeply.', 'A season goes no deeper than '.self::MAX_DEPTH.' levels.');
+                    }
+                    $open[] = $token === '{' ? [] : 0;
+                    $path[] = $token === '{' ? '' : 0;
+                    break;
+                case '}':
+                case ']':
+                    array_pop($open);
+                    array_pop($path);
+                    break;
+                case ',':
+                    if (++$values > self::MAX_VALUES) {
+                        throw InvalidSeason::because([], 'It holds too many values.', 'A season has at most '.self::MAX_VALUES.'.');
+                    }
+                    if ($depth > 0 && is_int($open[$depth - 1])) {
+                        $path[$depth - 1] = ++$open[$depth - 1];
+                    }
+                    break;
+                case ':':
+                    $key = json_decode($string);
+                    if ($depth > 0 && is_array($open[$depth - 1]) && is_string($key)) {
+                        $path[$depth - 1] = $key;
+                        if (isset($open[$depth - 1][$key]) && count($faults) < SchemaCheck::MOST) {
+                            $faults[] = Fault::at($path, "\"{$key}\" is given twice.", 'Keep one of the two.');
+                        }
+                        $open[$depth - 1][$key] = true;
+                    }
+                    break;
+                default:
+                    $string = $token;
+            }
+        }
+
+        return $faults;
+    }
+}

@@ -1,0 +1,345 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season\File;
+
+use Generator;
+use InvalidArgumentException;
+use JollyPenny\Core\Season\ClockTime;
+use JollyPenny\Core\Season\Setup;
+use stdClass;
+
+/** What a schema cannot say: that things named exist, and that rows make sense together. */
+final class MeaningCheck
+{
+    private const LISTS = ['places', 'supplies', 'mixes', 'containers', 'trayware', 'lights', 'mats', 'appliances', 'gear',
+        'species', 'seed_lots', 'methods', 'nursery', 'crops', 'setups'];
+
+    private readonly Node $season;
+
+    /** @var array<string, array<array-key, Node>> rows by list and id */
+    private array $byId = [];
+
+    public function __construct(stdClass $document)
+    {
+        $this->season = new Node($document);
+    }
+
+    /** @return list<Fault> */
+    public function faults(): array
+    {
+        $faults = [...$this->indexRows()];
+        foreach ([$this->references(), $this->places(), $this->tariff(), $this->seed(), $this->methods(), $this->crops(), $this->emergenceData()] as $found) {
+            foreach ($found as $fault) {
+                $faults[] = $fault;
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<Fault> ids that stand twice */
+    private function indexRows(): array
+    {
+        $faults = [];
+        foreach (self::LISTS as $list) {
+            $this->byId[$list] = [];
+            foreach ($this->season->rows($list) as $row) {
+                $id = $row->text('id');
+                if ($id !== null && isset($this->byId[$list][$id])) {
+                    $faults[] = $row->fault('id', "The id \"{$id}\" stands twice in {$list}.", 'Give one of the two another id.');
+                } elseif ($id !== null) {
+                    $this->byId[$list][$id] = $row;
+                }
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return Generator<Fault> */
+    private function references(): Generator
+    {
+        foreach (['lights', 'mats', 'appliances'] as $list) {
+            foreach ($this->season->rows($list) as $row) {
+                yield from $this->names($row, 'place', 'places');
+            }
+        }
+        foreach ($this->season->rows('mixes') as $mix) {
+            foreach ([...$mix->rows('parts'), ...$mix->rows('additives')] as $part) {
+                yield from $this->names($part, 'supply', 'supplies');
+            }
+        }
+        $feed = $this->season->child('feed');
+        if ($feed !== null) {
+            yield from $this->names($feed, 'supply', 'supplies');
+        }
+        foreach ($this->season->rows('seed_lots') as $lot) {
+            yield from $this->names($lot, 'species', 'species');
+        }
+        foreach ($this->season->rows('crops') as $crop) {
+            yield from $this->names($crop, 'lot', 'seed_lots');
+            yield from $this->listNames($crop, 'nursery', 'nursery');
+        }
+        foreach ($this->season->rows('setups') as $setup) {
+            yield from $this->names($setup, 'method', 'methods', [Setup::NURSERY]);
+            foreach (['lights', 'mats', 'appliances', 'gear'] as $list) {
+                yield from $this->listNames($setup, $list, $list);
+            }
+            foreach ($setup->map('overrides') as $crop => $method) {
+                $keys = [...$setup->keys, 'overrides', (string) $crop];
+                if (! isset($this->byId['crops'][$crop])) {
+                    yield $this->unknown($keys, (string) $crop, ['crops']);
+                }
+                if ($method !== Setup::NURSERY && ! isset($this->byId['methods'][$method])) {
+                    yield $this->unknown($keys, $method, ['methods'], [Setup::NURSERY]);
+                }
+            }
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function places(): Generator
+    {
+        foreach ($this->season->rows('places') as $place) {
+            if (! $place->isTrue('outdoors') && ! $place->has('temp_c')) {
+                yield $place->fault('temp_c', 'An indoor place has no temperature.', 'Give its temperature in °C, or twelve monthly ones.');
+            }
+            if ($place->isTrue('outdoors') && $place->has('flats')) {
+                yield $place->fault('flats', 'An outdoor place has no limit of flats.', 'Take "flats" out.');
+            }
+        }
+        foreach (['lights' => 'A light', 'mats' => 'A mat', 'appliances' => 'An appliance'] as $list => $what) {
+            foreach ($this->season->rows($list) as $row) {
+                if ($this->isOutdoors($row)) {
+                    yield $row->fault('place', "{$what} stands outdoors.", 'Give it an indoor place.');
+                }
+            }
+        }
+        foreach ($this->season->rows('mats') as $mat) {
+            if ($mat->number('lift_c') === 0.0) {
+                yield $mat->fault('lift_c', 'A mat that lifts nothing is no mat.', 'Give how far it warms (above 0) or cools (below 0).');
+            }
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function tariff(): Generator
+    {
+        $taken = [];
+        foreach ($this->season->child('electricity')?->rows('windows') ?? [] as $index => $window) {
+            try {
+                $from = ClockTime::parse($window->text('from') ?? '')->minutes;
+                $to = ClockTime::parse($window->text('to') ?? '')->minutes;
+            } catch (InvalidArgumentException) {
+                continue;
+            }
+            $length = ($to - $from + ClockTime::MINUTES_A_DAY) % ClockTime::MINUTES_A_DAY ?: ClockTime::MINUTES_A_DAY;
+            foreach ($taken as $other => [$otherFrom, $otherLength]) {
+                $gap = ($from - $otherFrom + ClockTime::MINUTES_A_DAY) % ClockTime::MINUTES_A_DAY;
+                $back = ($otherFrom - $from + ClockTime::MINUTES_A_DAY) % ClockTime::MINUTES_A_DAY;
+                if ($gap < $otherLength || $back < $length) {
+                    yield $window->fault('from', "This window overlaps window {$other}.", 'Let each moment belong to one window.');
+                }
+            }
+            $taken[$index] = [$from, $length];
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function seed(): Generator
+    {
+        foreach ($this->season->rows('species') as $species) {
+            $before = -INF;
+            foreach ($species->rows('germination') as $row) {
+                $temperature = $row->number('temp_c');
+                if ($temperature !== null && $temperature <= $before) {
+                    yield $row->fault('temp_c', 'The rows are not in rising order of temperature, or one is repeated.', 'Sort them, coldest first, each temperature once.');
+                }
+                $before = $temperature ?? $before;
+                if (! $row->has('days') && ($row->number('percent') ?? 0.0) > 0.0) {
+                    yield $row->fault('days', 'Some come up, but no days are given.', 'Give the days to emergence, or 0 percent.');
+                }
+            }
+        }
+        foreach ($this->season->rows('seed_lots') as $lot) {
+            if (! $lot->has('seeds_per_packet') && ($lot->number('packet_price') ?? 0.0) > 0.0) {
+                yield $lot->fault('seeds_per_packet', 'A packet that costs money needs its number of seeds.', 'Give the seeds in the packet, or price 0 for your own seed.');
+            }
+            $test = $lot->child('test');
+            if ($test !== null && ($test->number('sprouted') ?? 0.0) > ($test->number('sown') ?? INF)) {
+                yield $test->fault('sprouted', 'More came up than were sown.', 'Check both numbers of the test.');
+            }
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function methods(): Generator
+    {
+        foreach ($this->season->rows('methods') as $method) {
+            if ($method->text('id') === Setup::NURSERY) {
+                yield $method->fault('id', '"nursery" means buying.', 'Give the method another id.');
+            }
+            yield from $this->listNames($method, 'needs', 'gear');
+            foreach ($method->rows('extras') as $extra) {
+                yield from $this->names($extra, 'supply', 'supplies');
+            }
+            $stages = $method->rows('stages');
+            $first = $stages[0] ?? null;
+            $direct = $first !== null && ! $first->has('container') && $this->isOutdoors($first);
+            foreach ($stages as $index => $stage) {
+                yield from $this->stageReferences($stage);
+                yield from $this->stage($stage, $index === 0, $direct);
+            }
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function stageReferences(Node $stage): Generator
+    {
+        yield from $this->names($stage, 'place', 'places');
+        yield from $this->names($stage, 'container', 'containers');
+        yield from $this->listNames($stage, 'trayware', 'trayware');
+        $mix = $stage->text('mix');
+        if ($mix !== null && ! isset($this->byId['mixes'][$mix]) && ! isset($this->byId['supplies'][$mix])) {
+            yield $this->unknown([...$stage->keys, 'mix'], $mix, ['mixes', 'supplies']);
+        }
+        $dressing = $stage->child('top_dressing');
+        if ($dressing !== null) {
+            yield from $this->names($dressing, 'supply', 'supplies');
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function stage(Node $stage, bool $first, bool $direct): Generator
+    {
+        $outdoors = $this->isOutdoors($stage);
+        foreach (['light', 'mat'] as $key) {
+            if ($outdoors && $stage->isTrue($key)) {
+                yield $stage->fault($key, "A stage outdoors has no {$key}.", 'Set it to false, or give an indoor place.');
+            }
+        }
+        if (($first || ! $stage->has('container')) && ($stage->number('plants_per_site') ?? 1.0) !== 1.0) {
+            yield $stage->fault('plants_per_site', 'Several plants to a site are for potting on.', 'Name the container they are moved to, in a later stage.');
+        }
+        if ($stage->text('days') === RowReader::EMERGENCE) {
+            $place = $this->byId['places'][$stage->text('place') ?? ''] ?? null;
+            if (! $first) {
+                yield $stage->fault('days', 'Only the first stage can last until emergence.', 'Give a number of days.');
+            } elseif ($place !== null && ! $place->has('temp_c')) {
+                yield $stage->fault('days', 'The place has no temperature, so the days to emergence are not known.', 'Give a number of days, or the place a temperature.');
+            }
+        }
+        if ($first && ! $direct && ! $stage->has('container') && $stage->text('place') !== null) {
+            yield $stage->fault('container', 'The first stage stands indoors in nothing.', 'Name the container that is sown.');
+        }
+        if (! $direct) {
+            return;
+        }
+        foreach (['container', 'mix', 'top_dressing', 'trayware'] as $key) {
+            if ($stage->has($key) && ($key !== 'trayware' || $stage->texts($key) !== [])) {
+                yield $stage->fault($key, "What is sown in the bed has no {$key}.", 'Take it out.');
+            }
+        }
+        if (! $first && ! $outdoors) {
+            yield $stage->fault('place', 'What is sown in the bed stays outdoors.', 'Give an outdoor place.');
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function crops(): Generator
+    {
+        foreach ($this->season->rows('crops') as $crop) {
+            if ($crop->text('anchor') === 'first_frost' && ! $this->season->has('first_frost')) {
+                yield $crop->fault('anchor', 'The season has no first frost date.', 'Give first_frost, or count from last_frost.');
+            }
+            $split = $crop->child('split');
+            if ($split !== null) {
+                $sum = array_sum(array_map(fn (string $key): float => $split->number($key) ?? 0.0, ['keep', 'give', 'sell']));
+                if ($sum !== ($crop->number('wanted') ?? $sum)) {
+                    yield $crop->fault('split', "The split adds up to {$sum}.", 'Let keep, give and sell add up to wanted.');
+                }
+            }
+            $sow = $crop->child('sow');
+            if ($sow !== null) {
+                yield from $this->names($sow, 'method', 'methods');
+                if ($sow->has('sites') === $sow->has('seeds')) {
+                    yield $crop->fault('sow', 'It must say either sites or seeds.', 'Keep one of the two.');
+                }
+            }
+        }
+    }
+
+    /** @return Generator<Fault> species raised "until emergence" of which nothing is known */
+    private function emergenceData(): Generator
+    {
+        $told = [];
+        foreach ($this->season->rows('setups') as $setup) {
+            $overrides = $setup->map('overrides');
+            foreach ($this->season->rows('crops') as $crop) {
+                $method = $this->byId['methods'][$overrides[$crop->text('id') ?? ''] ?? $setup->text('method') ?? ''] ?? null;
+                $lot = $this->byId['seed_lots'][$crop->text('lot') ?? ''] ?? null;
+                $species = $this->byId['species'][$lot?->text('species') ?? ''] ?? null;
+                $id = $species?->text('id') ?? '';
+                if ($method === null || $species === null || isset($told[$id])
+                    || ($method->rows('stages')[0] ?? null)?->text('days') !== RowReader::EMERGENCE) {
+                    continue;
+                }
+                if ($species->rows('germination') === [] && ! $species->has('days_to_emerge')) {
+                    $told[$id] = true;
+                    yield $species->fault('days_to_emerge', "The method \"{$method->text('id')}\" waits for emergence, but nothing says how long \"{$id}\" takes.",
+                        'Give days_to_emerge or a germination table, or the stage a number of days.');
+                }
+            }
+        }
+    }
+
+    private function isOutdoors(Node $row): bool
+    {
+        return ($this->byId['places'][$row->text('place') ?? ''] ?? null)?->isTrue('outdoors') ?? false;
+    }
+
+    /**
+     * @param  list<string>  $besides
+     * @return Generator<Fault>
+     */
+    private function names(Node $row, string $key, string $list, array $besides = []): Generator
+    {
+        $id = $row->text($key);
+        if ($id !== null && ! isset($this->byId[$list][$id]) && ! in_array($id, $besides, true)) {
+            yield $this->unknown([...$row->keys, $key], $id, [$list], $besides);
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function listNames(Node $row, string $key, string $list): Generator
+    {
+        $seen = [];
+        foreach ($row->texts($key) as $index => $id) {
+            if (! isset($this->byId[$list][$id])) {
+                yield $this->unknown([...$row->keys, $key, $index], $id, [$list]);
+            } elseif (isset($seen[$id])) {
+                yield Fault::at([...$row->keys, $key, $index], "\"{$id}\" is named twice.", 'Name it once; for two of a kind give each its own row.');
+            }
+            $seen[$id] = true;
+        }
+    }
+
+    /**
+     * @param  list<string|int>  $keys
+     * @param  list<string>  $lists
+     * @param  list<string>  $besides
+     */
+    private function unknown(array $keys, string $id, array $lists, array $besides = []): Fault
+    {
+        $known = $besides;
+        foreach ($lists as $list) {
+            $known = [...$known, ...array_map(strval(...), array_keys($this->byId[$list]))];
+        }
+        $near = Nearest::of($id, $known);
+
+        return Fault::at($keys, "There is no \"{$id}\" in ".implode(' or ', $lists).'.',
+            $near === null ? 'Add it there, or name one that is.' : "Did you mean \"{$near}\"?");
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season\File;
+
+use Opis\JsonSchema\Errors\ValidationError;
+use Opis\JsonSchema\Validator;
+use RuntimeException;
+use stdClass;
+
+/** What the JSON Schema says of a document, in words. */
+final readonly class SchemaCheck
+{
+    public const SCHEMA = __DIR__.'/season.schema.json';
+
+    /** More faults than these help nobody. */
+    public const MOST = 200;
+
+    /** @return list<Fault> */
+    public function faults(stdClass $document): array
+    {
+        $validator = new Validator(null, self::MOST, false);
+        $error = $validator->validate($document, self::schema())->error();
+
+        return $error === null ? [] : $this->leaves($error, $document);
+    }
+
+    /** The schema as text. */
+    public static function schema(): string
+    {
+        $schema = file_get_contents(self::SCHEMA);
+
+        return $schema === false ? throw new RuntimeException('The season schema is missing from the installation.') : $schema;
+    }
+
+    /** @return list<Fault> */
+    private function leaves(ValidationError $error, stdClass $document): array
+    {
+        if ($error->subErrors() !== []) {
+            return array_merge(...array_map(fn (ValidationError $sub): array => $this->leaves($sub, $document), array_values($error->subErrors())));
+        }
+        /** @var list<string|int> $keys */
+        $keys = array_values($error->data()->fullPath());
+
+        return match ($error->keyword()) {
+            'additionalProperties' => $this->unknownKeys($error, $keys),
+            'required' => $this->missingKeys($error, $keys),
+            default => [Fault::at($keys, ...$this->words($error))],
+        };
+    }
+
+    /**
+     * @param  list<string|int>  $keys
+     * @return list<Fault>
+     */
+    private function unknownKeys(ValidationError $error, array $keys): array
+    {
+        $schema = $error->schema()->info()->data();
+        $known = $schema instanceof stdClass && ($schema->properties ?? null) instanceof stdClass
+            ? array_map(strval(...), array_keys(get_object_vars($schema->properties))) : [];
+        $faults = [];
+        foreach ($this->names($error->args()['properties'] ?? null) as $key) {
+            if (! in_array($key, $known, true)) {
+                if (count($faults) === self::MOST) {
+                    break;
+                }
+                $near = Nearest::of($key, $known);
+                $faults[] = Fault::at([...$keys, $key], "\"{$key}\" is not a key of the season file.",
+                    $near === null ? 'Take it out, or keep it under "meta".' : "Did you mean \"{$near}\"?");
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param  list<string|int>  $keys
+     * @return list<Fault>
+     */
+    private function missingKeys(ValidationError $error, array $keys): array
+    {
+        return array_map(fn (string $key): Fault => Fault::at([...$keys, $key], "\"{$key}\" is missing.", 'Give it a value.'),
+            $this->names($error->args()['missing'] ?? null));
+    }
+
+    /** @return array{string, string} */
+    private function words(ValidationError $error): array
+    {
+        $args = $error->args();
+        $text = fn (string $key): string => is_scalar($args[$key] ?? null) ? (string) json_encode($args[$key]) : '';
+
+        return match ($error->keyword()) {
+            'type' => ['This is '.$this->kinds($args['type'] ?? '').'.', 'Give '.$this->kinds($args['expected'] ?? '').'.'],
+            'minimum' => ['The number is too small.', "Give {$text('min')} or more."],
+            'maximum' => ['The number is too large.', "Give {$text('max')} or less."],
+            'exclusiveMinimum' => ['The number is too small.', "Give more than {$text('min')}."],
+            'exclusiveMaximum' => ['The number is too large.', "Give less than {$text('max')}."],
+            'minItems' => ["The list has {$text('count')} entries.", "Give {$text('min')} or more."],
+            'maxItems' => ["The list has {$text('count')} entries.", "Give {$text('max')} or fewer."],
+            'minLength' => ['This is empty.', 'Give a text.'],
+            'maxLength' => ['This is too long.', "Give at most {$text('max')} characters."],
+            'enum', 'const' => ['This is not one of the values that may stand here.', 'Give '.$this->allowed($error).'.'],
+            'format' => ['This is not a date that exists.', 'Write it as year-month-day, 2027-05-28.'],
+            'pattern' => match ($text('pattern')) {
+                '"^emergence$"' => ['Only one word may stand here.', 'Give a number of days, or "emergence".'],
+                '"^[A-Z]{3}$"' => ['This is not a currency code.', 'Give the three letters of ISO 4217, such as USD.'],
+                default => ['This is not a time of day.', 'Write it from 00:00 to 23:59.'],
+            },
+            default => ["This breaks the rule \"{$error->keyword()}\".", 'See the season file format.'],
+        };
+    }
+
+    private function allowed(ValidationError $error): string
+    {
+        $schema = $error->schema()->info()->data();
+        $values = $schema instanceof stdClass ? (array) ($schema->enum ?? [$schema->const ?? null]) : [];
+
+        return implode(' or ', array_map(fn (mixed $value): string => (string) json_encode($value, JSON_UNESCAPED_SLASHES), $values));
+    }
+
+    private function kinds(mixed $types): string
+    {
+        $words = ['integer' => 'a whole number', 'number' => 'a number', 'string' => 'a text', 'array' => 'a list',
+            'object' => 'an object', 'boolean' => 'true or false', 'null' => 'null'];
+
+        return implode(' or ', array_map(fn (string $type): string => $words[$type] ?? $type, $this->names($types)));
+    }
+
+    /** @return list<string> */
+    private function names(mixed $value): array
+    {
+        return array_values(array_filter((array) $value, is_string(...)));
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+/**
+ * In the heating season, up to `until`, a lamp does part of the furnace's work.
+ */
+final readonly class HeatCredit
+{
+    public function __construct(
+        public float $fraction,
+        public float $pricePerKwh,
+        public Day $until,
+    ) {}
+}

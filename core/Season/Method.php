@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+use stdClass;
+
+/**
+ * How a crop is raised: an ordered list of stages.
+ */
+final readonly class Method
+{
+    /**
+     * @param  list<Stage>  $stages
+     * @param  list<string>  $needs  ids
+     * @param  list<Extra>  $extras
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Pattern $pattern,
+        public int $seedsPerSite,
+        #[ListOf(Stage::class)] public array $stages,
+        public int $minPlants = 1,
+        public int $roundSitesTo = 1,
+        public array $needs = [],
+        #[ListOf(Extra::class)] public array $extras = [],
+        public ?stdClass $meta = null,
+    ) {}
+}

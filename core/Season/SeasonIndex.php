@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+/** A season's rows by id. */
+final readonly class SeasonIndex
+{
+    /**
+     * @param  array<array-key, Place>  $places
+     * @param  array<array-key, Supply>  $supplies
+     * @param  array<array-key, Mix>  $mixes
+     * @param  array<array-key, Container>  $containers
+     * @param  array<array-key, Trayware>  $trayware
+     * @param  array<array-key, Light>  $lights
+     * @param  array<array-key, Mat>  $mats
+     * @param  array<array-key, Appliance>  $appliances
+     * @param  array<array-key, Gear>  $gear
+     * @param  array<array-key, Species>  $species
+     * @param  array<array-key, SeedLot>  $lots
+     * @param  array<array-key, Method>  $methods
+     * @param  array<array-key, Offer>  $offers
+     */
+    private function __construct(
+        public Season $season,
+        public array $places,
+        public array $supplies,
+        public array $mixes,
+        public array $containers,
+        public array $trayware,
+        public array $lights,
+        public array $mats,
+        public array $appliances,
+        public array $gear,
+        public array $species,
+        public array $lots,
+        public array $methods,
+        public array $offers,
+    ) {}
+
+    public static function of(Season $s): self
+    {
+        return new self($s, array_column($s->places, null, 'id'), array_column($s->supplies, null, 'id'),
+            array_column($s->mixes, null, 'id'), array_column($s->containers, null, 'id'),
+            array_column($s->trayware, null, 'id'), array_column($s->lights, null, 'id'),
+            array_column($s->mats, null, 'id'), array_column($s->appliances, null, 'id'),
+            array_column($s->gear, null, 'id'), array_column($s->species, null, 'id'),
+            array_column($s->seedLots, null, 'id'), array_column($s->methods, null, 'id'),
+            array_column($s->nursery, null, 'id'));
+    }
+}

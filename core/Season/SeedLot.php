@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+use stdClass;
+
+/**
+ * A variety's seed of one year. `seedsPerPacket` is null for a pinch of one's own, which costs nothing.
+ */
+final readonly class SeedLot
+{
+    public function __construct(
+        public string $id,
+        public string $species,
+        public string $variety,
+        public float $packetPrice,
+        public ?int $seedsPerPacket,
+        public int $packedFor,
+        public int $packetsOwned = 0,
+        public ?float $germination = null,
+        public ?HomeTest $test = null,
+        public float $emergenceFactor = 1.0,
+        public Leftover $leftover = Leftover::Keep,
+        public ?stdClass $meta = null,
+    ) {}
+
+    /** Money per seed: 0 for a pinch of one's own. */
+    public function seedPrice(): float
+    {
+        return $this->seedsPerPacket === null ? 0.0 : $this->packetPrice / $this->seedsPerPacket;
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+use stdClass;
+
+/**
+ * What a species does: germination by temperature, how long its seed lives, and what share of fresh seed comes up.
+ */
+final readonly class Species
+{
+    /**
+     * @param  list<GerminationRow>  $germination
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public float $freshGermination,
+        #[ListOf(GerminationRow::class)] public array $germination = [],
+        public ?float $daysToEmerge = null,
+        public float $longevityYears = 3.0,
+        public ?stdClass $meta = null,
+    ) {}
+}

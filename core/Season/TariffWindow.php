@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+use stdClass;
+
+/**
+ * A part of the day with its own rate; may pass midnight, and is the whole day when both ends are equal.
+ */
+final readonly class TariffWindow
+{
+    public function __construct(
+        public ClockTime $from,
+        public ClockTime $to,
+        public float $rate,
+        public ?stdClass $meta = null,
+    ) {}
+}

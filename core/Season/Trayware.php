@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+use stdClass;
+
+/**
+ * Catch trays, domes, totes: one for each flat they serve.
+ */
+final readonly class Trayware
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public float $price,
+        public float $lifeSeasons,
+        public int $ownedUnits = 0,
+        public ?stdClass $meta = null,
+    ) {}
+}
