@@ -7,6 +7,8 @@ namespace JollyPenny\Core\Sowing;
 /** How many plants are alive, as a distribution that goes through the stages. */
 final readonly class Distribution
 {
+    private const NEGLIGIBLE = 1e-30;
+
     /** @param  list<float>  $masses  P(X = first), P(X = first + 1), … */
     private function __construct(private int $first, private array $masses) {}
 
@@ -39,21 +41,21 @@ final readonly class Distribution
         if ($survival >= 1.0) {
             return $this;
         }
-        $sums = [];
+        $last = count($this->masses) - 1;
+        $first = Binomial::of($this->first, $survival)->first;
+        $masses = array_fill(0, $this->first + $last - $first + 1, 0.0);
         foreach ($this->masses as $i => $mass) {
+            if ($mass < self::NEGLIGIBLE) {
+                continue;
+            }
             $binomial = Binomial::of($this->first + $i, $survival);
-            foreach ($binomial->masses as $j => $share) {
-                $k = $binomial->first + $j;
-                $sums[$k] = ($sums[$k] ?? 0.0) + $mass * $share;
+            $k = $binomial->first - $first;
+            foreach ($binomial->masses as $share) {
+                $masses[$k++] += $mass * $share;
             }
         }
-        $first = (int) min(array_keys($sums));
-        $masses = array_fill(0, (int) max(array_keys($sums)) - $first + 1, 0.0);
-        foreach ($sums as $k => $sum) {
-            $masses[$k - $first] = $sum;
-        }
 
-        return new self($first, array_values($masses));
+        return new self($first, $masses);
     }
 
     public function mean(): float

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use App\Seasons\DemoSeason;
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\RateLimiter;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
+
+/** Whoever opens a page without an account gets a private garden to try, with the demo season in it. */
+final class GardenAtOnce
+{
+    private const GARDENS_A_MINUTE = 60;
+
+    public function __construct(private readonly DemoSeason $demo) {}
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        if (Auth::guest() && $request->isMethod('GET') && ! $request->is('api/*')) {
+            $key = 'gardens:'.$request->ip();
+            if (RateLimiter::tooManyAttempts($key, self::GARDENS_A_MINUTE)) {
+                throw new TooManyRequestsHttpException(RateLimiter::availableIn($key), 'Too many gardens were started from here. Wait a minute and open the page again.');
+            }
+            RateLimiter::hit($key);
+            Auth::login(DB::transaction(function (): User {
+                $user = User::query()->create(['trial' => true]);
+                $this->demo->giveTo($user);
+
+                return $user;
+            }), remember: false);
+        }
+
+        /** @var Response */
+        return $next($request);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Seasons\Change;
+use App\Seasons\DocumentPath;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Season\File\JsonText;
+use stdClass;
+
+/** {"changes": [{"path": ["lights", "led", "hours_per_day"], "from": 16, "to": 14}], "setup": "bench"} */
+final class ChangeSeasonRequest extends FormRequest
+{
+    private const MOST = 500;
+
+    public function authorize(): bool
+    {
+        return true;
+    }
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [
+            'changes' => ['required', 'array', 'min:1', 'max:'.self::MOST],
+            'changes.*.path' => ['required', 'array', 'min:1', 'max:8'],
+            'setup' => ['nullable', 'string'],
+        ];
+    }
+
+    /**
+     * Read from the body itself, so that an object stays an object and a number a number.
+     *
+     * @return non-empty-list<Change>
+     */
+    public function changes(): array
+    {
+        $changes = [];
+        $rows = JsonText::parse((string) $this->getContent())->changes ?? [];
+        foreach (is_array($rows) ? $rows : [] as $row) {
+            $keys = $row instanceof stdClass && is_array($row->path ?? null) ? array_values(array_filter(
+                $row->path, fn (mixed $key): bool => is_string($key) || is_int($key))) : [];
+            if ($keys !== []) {
+                $changes[] = new Change(new DocumentPath($keys), $row->from ?? null, $row->to ?? null);
+            }
+        }
+
+        return $changes === [] ? throw ValidationException::withMessages(['changes' => 'Say what is to change.']) : $changes;
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\ContentSecurityPolicy;
+use App\Http\Middleware\GardenAtOnce;
+use App\Http\Problem;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+
+$var = dirname(__DIR__).'/var';
+
+$app = Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        commands: __DIR__.'/../routes/console.php',
+        health: '/up',
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->remove(HandleCors::class);
+        $middleware->web(append: [ContentSecurityPolicy::class, GardenAtOnce::class]);
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::from($e) : null);
+    })
+    ->create();
+
+// Settings, logs and caches live under var/, one folder for each instance (bin/start, bin/test).
+$instance = getenv('JOLLY_INSTANCE') ?: 'local';
+$app->useEnvironmentPath("{$var}/{$instance}");
+$app->useStoragePath("{$var}/{$instance}/storage");
+
+return $app;

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'driver' => env('SESSION_DRIVER', 'database'),
+    'lifetime' => 60 * 24 * 60,
+    'expire_on_close' => false,
+    'encrypt' => true,
+    'connection' => null,
+    'table' => 'sessions',
+    'lottery' => [2, 100],
+    'cookie' => 'jolly_penny',
+    'path' => '/',
+    'domain' => null,
+    'secure' => env('SESSION_SECURE_COOKIE', false),
+    'http_only' => true,
+    'same_site' => 'lax',
+];

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Pictures;
+
+use JollyPenny\Core\Costing\CropResult;
+use JollyPenny\Core\Costing\Head;
+use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Units\Currency;
+use JollyPenny\Core\Units\Penny;
+
+/**
+ * One plant as a stack of coins of one amount, by groups of heads; the coins add up to the height, and a heat credit
+ * is taken off the top. `total` and `nursery` in the season's currency.
+ */
+final readonly class PennyStack
+{
+    private const TALLEST = 50;
+
+    /**
+     * @param  list<array{group: string, amount: float, coins: int}>  $groups  from the bottom up
+     * @param  ?float  $nursery  price of one bought plant
+     */
+    private function __construct(
+        public float $coin,
+        public float $total,
+        public array $groups,
+        public float $credit,
+        public int $credit_coins,
+        public ?float $nursery,
+        public ?int $nursery_coins,
+    ) {}
+
+    /** One finished seedling of a crop beside the nursery's price; null where it is not grown or nothing finishes. */
+    public static function ofCrop(CropResult $crop, Season $season): ?self
+    {
+        if ($crop->per_finished === null || $crop->useful === null) {
+            return null;
+        }
+        $wanted = array_column($season->crops, 'wanted', 'id')[$crop->id];
+        $nursery = $crop->buy_cost === null ? null : $crop->buy_cost / $wanted;
+
+        return self::stack($crop->heads ?? [], 0.0, $crop->useful, $nursery, max($crop->per_finished, $nursery ?? 0.0), $season->currency);
+    }
+
+    /** One plant of the list, shortfalls bought; null where nothing is supplied. */
+    public static function ofSetup(SetupResult $setup, float $tallest, string $currency): ?self
+    {
+        return $setup->per_wanted === null ? null
+            : self::stack($setup->heads, $setup->fill_cost - $setup->cost, $setup->filled, $setup->nursery_per_plant, $tallest, $currency);
+    }
+
+    /** @param  array<string, float>  $heads */
+    private static function stack(array $heads, float $bought, float $plants, ?float $nursery, float $tallest, string $currency): self
+    {
+        $amounts = array_fill_keys(array_column(CoinGroup::cases(), 'value'), 0.0);
+        $credit = 0.0;
+        foreach ($heads as $head => $amount) {
+            $group = CoinGroup::of(Head::from($head));
+            $group === null ? $credit -= $amount / $plants : $amounts[$group->value] += $amount / $plants;
+        }
+        $amounts[CoinGroup::Bought->value] += $bought / $plants;
+        $coin = self::coin($tallest + $credit, Currency::places($currency));
+        $coins = Penny::parts(array_map(fn (float $amount): float => $amount / $coin, $amounts), 0);
+        $groups = [];
+        foreach ($amounts as $group => $amount) {
+            $groups[] = ['group' => (string) $group, 'amount' => $amount, 'coins' => (int) $coins[$group]];
+        }
+        $total = array_sum($amounts) - $credit;
+
+        return new self($coin, $total, $groups, $credit, (int) array_sum($coins) - (int) round($total / $coin), $nursery,
+            $nursery === null ? null : (int) round($nursery / $coin));
+    }
+
+    /** The smallest of 1, 2, 5, 10, … of the currency's least coin with which the tallest stack stays within bounds. */
+    private static function coin(float $tallest, int $places): float
+    {
+        $least = 10 ** -$places;
+        for ($size = $least;; $size *= 10) {
+            foreach ([1, 2, 5] as $step) {
+                if ($tallest / ($size * $step) <= self::TALLEST) {
+                    return $size * $step;
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Pictures;
+
+use JollyPenny\Core\Costing\CropResult;
+use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Season\Season;
+
+/** What screens draw of a result: tills and penny stacks, by set-up and crop. */
+final readonly class SeasonPictures
+{
+    /**
+     * @param  list<SetupResult>  $setups
+     * @return array<string, array{till: Till, crops: array<string, array{stack: ?PennyStack, till: Till}>}>
+     */
+    public static function of(array $setups, Season $season): array
+    {
+        $pictures = [];
+        foreach ($setups as $setup) {
+            $crops = array_map(fn (CropResult $crop): array => [
+                'stack' => PennyStack::ofCrop($crop, $season), 'till' => Till::ofCrop($crop, $season, $setup),
+            ], $setup->crops);
+            $pictures[$setup->id] = ['till' => Till::ofSetup($setup), 'crops' => array_combine(array_column($setup->crops, 'id'), $crops)];
+        }
+
+        return $pictures;
+    }
+}

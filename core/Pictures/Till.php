@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Pictures;
+
+use JollyPenny\Core\Costing\CropResult;
+use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Season\Season;
+
+/** The figures that stay in sight while planning. Cash and kWh are always the whole set-up's. */
+final readonly class Till
+{
+    private function __construct(
+        public ?float $per_finished,
+        public ?float $nursery,
+        public ?float $difference,
+        public float $cash_now,
+        public float $kwh,
+    ) {}
+
+    public static function ofSetup(SetupResult $setup): self
+    {
+        return self::make($setup->per_finished, $setup->nursery_per_plant, $setup);
+    }
+
+    public static function ofCrop(CropResult $crop, Season $season, SetupResult $setup): self
+    {
+        $wanted = array_column($season->crops, 'wanted', 'id')[$crop->id];
+
+        return self::make($crop->per_finished, $crop->buy_cost === null ? null : $crop->buy_cost / $wanted, $setup);
+    }
+
+    private static function make(?float $seedling, ?float $nursery, SetupResult $setup): self
+    {
+        return new self($seedling, $nursery, $seedling === null || $nursery === null ? null : $nursery - $seedling,
+            $setup->cash_now, array_sum($setup->kwh));
+    }
+}

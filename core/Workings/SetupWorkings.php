@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Workings;
+
+use JollyPenny\Core\Costing\CropResult;
+use JollyPenny\Core\Costing\Head;
+use JollyPenny\Core\Costing\SetupBooks;
+use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Costing\ShoppingLine;
+
+/** The workings of a set-up's figures: the till's, and each head in total. */
+final readonly class SetupWorkings
+{
+    public function __construct(private SetupBooks $books, private SetupResult $result) {}
+
+    /** @throws NoSuchFigure */
+    public function of(string $figure): Working
+    {
+        $r = $this->result;
+        $money = fn (string $title, ?float $value, string $rule, string $formula, array $terms): Working => new Working($figure, $title, $value, Unit::Money, $rule, $formula, $terms);
+        $n = Figures::number(...);
+        $grown = (float) array_sum(array_map(fn (CropResult $crop): float => $crop->grown ? (float) $crop->cost : 0.0, $r->crops));
+
+        return match ($figure) {
+            'per_finished' => $money('Cost per finished seedling', $r->per_finished, 'The cost of what you grow over the finished seedlings that somebody wants.', $n($grown).' ÷ '.$n($r->useful), [
+                new Term('cost of the grown crops', $grown, Unit::Money, null, 'cost'), new Term('finished and wanted, on average', $r->useful, Unit::Plants)]),
+            'per_wanted' => $money('One plant of your list', $r->per_wanted, 'The cost of the set-up with what falls short bought, over the plants on your list it supplies.', $n($r->fill_cost).' ÷ '.$n($r->filled), [
+                new Term('cost of the set-up', $r->cost, Unit::Money, null, 'cost'), new Term('shortfall bought', $r->fill_cost - $r->cost, Unit::Money), new Term('plants supplied', $r->filled, Unit::Plants)]),
+            'nursery_per_plant' => $money('At the nursery', $r->nursery_per_plant, 'All these crops bought, the trip once, over the plants wanted.', $r->buy_total === null ? '' : $n($r->buy_total).' ÷ '.$n($r->buy_total / (float) $r->nursery_per_plant), [
+                ...$this->offers(), new Term('the trip', $this->books->season()->nurseryTripCost, Unit::Money, ['nursery_trip_cost'])]),
+            'keep' => $money('What you keep', $r->keep, 'Buying everything, less what growing costs and the shortfall bought.', $r->keep === null ? '' : $n((float) $r->buy_total).' − '.$n((float) $r->buy_total - $r->keep), [
+                new Term('buying it all', $r->buy_total, Unit::Money, null, 'nursery_per_plant'), new Term('growing', $r->cost, Unit::Money, null, 'cost')]),
+            'cash_now' => $money('Cash now', $r->cash_now, 'Whole packs of what is not in stock, and what you do not own yet.', Figures::sum(array_map(fn (ShoppingLine $line): string => $n($line->cost), $r->shopping)),
+                array_map(fn (ShoppingLine $line): Term => new Term("{$line->packs} × {$this->name($line)}", $line->cost, Unit::Money), $r->shopping)),
+            'kwh' => new Working('kwh', 'Electricity', array_sum($r->kwh), Unit::Kwh, 'What lamps, mats and appliances use over the season.', Figures::sum(array_map($n, array_values($r->kwh))), [
+                new Term('lamps', $r->kwh['light'], Unit::Kwh, null, 'light_power'), new Term('mats', $r->kwh['heat'], Unit::Kwh, null, 'heat_power'),
+                new Term('fans and hot water', $r->kwh['appliance'], Unit::Kwh, null, 'appliance_power'), new Term('on the bill', $r->electricity_bill, Unit::Money)]),
+            'cost' => $money('Cost of the set-up', $r->cost, 'Everything the season uses up, head by head.', Figures::sum(array_map($n, array_values(array_filter($r->heads)))),
+                array_map(fn (string $head): Term => new Term(HeadWords::of(Head::from($head)), $r->heads[$head], Unit::Money, null, $head), array_keys(array_filter($r->heads)))),
+            default => $this->head(Head::tryFrom($figure) ?? throw new NoSuchFigure("There is no figure \"{$figure}\".")),
+        };
+    }
+
+    private function head(Head $head): Working
+    {
+        $terms = [];
+        foreach ($this->result->crops as $crop) {
+            $amount = $crop->heads[$head->value] ?? 0.0;
+            if (abs($amount) > 0.0) {
+                $terms[] = new Term($this->variety($crop->id), $amount, Unit::Money);
+            }
+        }
+
+        return new Working($head->value, HeadWords::of($head), $this->result->heads[$head->value], Unit::Money, 'The same head of every crop, added up.',
+            Figures::sum(array_map(fn (Term $term): string => Figures::number((float) $term->value), $terms)), $terms);
+    }
+
+    /** @return list<Term> */
+    private function offers(): array
+    {
+        $terms = [];
+        foreach ($this->result->crops as $crop) {
+            if ($crop->cost !== null && $crop->buy_cost !== null) {
+                $terms[] = new Term($this->variety($crop->id), $crop->buy_cost, Unit::Money, ['crops', $crop->id, 'nursery']);
+            }
+        }
+
+        return $terms;
+    }
+
+    private function variety(string $crop): string
+    {
+        foreach ($this->books->season()->crops as $row) {
+            if ($row->id === $crop) {
+                return $this->books->index->lots[$row->lot]->variety;
+            }
+        }
+
+        return $crop;
+    }
+
+    private function name(ShoppingLine $line): string
+    {
+        $index = $this->books->index;
+
+        return match ($line->kind) {
+            'seed' => $index->lots[$line->id]->variety,
+            'trip' => 'trip to the nursery',
+            default => (['supply' => $index->supplies, 'container' => $index->containers, 'trayware' => $index->trayware, 'light' => $index->lights,
+                'mat' => $index->mats, 'appliance' => $index->appliances, 'gear' => $index->gear, 'nursery' => $index->offers][$line->kind] ?? [])[$line->id]->name ?? $line->id,
+        };
+    }
+}
