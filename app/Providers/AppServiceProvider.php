@@ -9,6 +9,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -16,6 +17,8 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        // Same origin, whatever name or port the page was opened by.
+        Vite::createAssetPathsUsing(fn (string $path): string => '/'.$path);
         RateLimiter::for('edits', fn (Request $request): Limit => Limit::perMinute(1200)
             ->by($request->user() instanceof User ? 'user-'.$request->user()->id : (string) $request->ip()));
     }

@@ -51,6 +51,7 @@ php_requirements() {
   if [ -f "$ROOT/vendor/autoload.php" ] && stamped composer "$print"; then return; fi
   echo "Installing PHP requirements"
   step "installing PHP requirements" "$VAR/log/composer.log" composer install --working-dir="$ROOT" --no-progress --prefer-dist
+  chmod -R a+rX "$ROOT/vendor"
   stamp composer "$print"
 }
 
@@ -133,7 +134,13 @@ ensure_database() { [ "$(pg -d postgres -c "SELECT 1 FROM pg_database WHERE datn
 
 # Who serves: www-data where it can read the checkout, otherwise whoever runs this.
 web_user() {
-  if [ "$(id -u)" = 0 ] && runuser -u www-data -- test -r "$ROOT/public/index.php"; then echo www-data; else id -un; fi
+  if [ -z "${WEB_USER:-}" ]; then
+    WEB_USER=$(id -un)
+    if [ "$WEB_USER" = root ] && runuser -u www-data -- php -r "require '$ROOT/vendor/autoload.php'; require '$ROOT/core/Units/Penny.php'; fopen('$ROOT/app/Models/User.php', 'r') || exit(1);" >/dev/null 2>&1; then
+      WEB_USER=www-data
+    fi
+  fi
+  echo "$WEB_USER"
 }
 
 # write_settings INSTANCE DATABASE PORT: the instance's settings and folders under var/.

@@ -8,7 +8,9 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './shell/App';
+import { carryNonce } from './shell/nonce';
 
+carryNonce();
 const client = new QueryClient({ defaultOptions: { queries: { staleTime: 30_000, retry: 1 } } });
 const root = document.getElementById('app');
 if (root) {

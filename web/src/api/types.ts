@@ -43,9 +43,12 @@ export interface PennyStack {
 /** What stays in sight while planning: for one crop of a set-up, or for all of it. */
 export interface Till { per_finished: number | null; nursery: number | null; difference: number | null; cash_now: number; kwh: number }
 
+/** `shown`: the heads rounded so that they add up to the penny. */
+export interface CropPicture { stack: PennyStack | null; till: Till; shown: Heads | null }
+
 export interface SeasonState {
   id: number; revision: number; season: Season; result: { setups: SetupResult[] };
-  pictures: Record<string, { till: Till; crops: Record<string, { stack: PennyStack | null; till: Till }> }>;
+  pictures: Record<string, { till: Till; crops: Record<string, CropPicture> }>;
 }
 
 export interface SeasonLine { id: number; name: string; revision: number }

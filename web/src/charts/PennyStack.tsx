@@ -36,6 +36,7 @@ function Patterns() {
       <pattern id="dot" width="7" height="7" patternUnits="userSpaceOnUse"><circle cx="3.5" cy="3.5" r="1.2" /></pattern>
       <pattern id="bar" width="8" height="8" patternUnits="userSpaceOnUse"><rect x="3" width="1.6" height="8" /></pattern>
       <pattern id="slash" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(35)"><rect width="2" height="8" /></pattern>
+      <pattern id="back" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)"><rect width="1.4" height="9" /></pattern>
       <pattern id="cross" width="10" height="4" patternUnits="userSpaceOnUse"><rect y="1.4" width="5" height="1.2" /></pattern>
       <pattern id="ring" width="12" height="8" patternUnits="userSpaceOnUse"><circle cx="6" cy="4" r="2.2" className="hollow" /></pattern>
     </defs>

@@ -1,10 +1,9 @@
 import { ConfigProvider } from 'antd';
 import { useSeason, useSeasonId } from '../api/useSeason';
 import { SeedlingScreen } from '../screens/seedling/SeedlingScreen';
+import { nonce } from './nonce';
 import { themeFor } from '../theme/tokens';
 import { useScheme } from '../theme/useScheme';
-
-const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
 
 export function App() {
   const [scheme, toggle] = useScheme();

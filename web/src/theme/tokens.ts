@@ -23,7 +23,7 @@ export function themeFor(scheme: Scheme): ThemeConfig {
     algorithm: scheme === 'dark' ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
       colorPrimary: c.plant, colorInfo: c.plant, colorError: c.trouble, colorText: c.ink, colorTextBase: c.ink,
-      colorBgBase: c.paper, colorBgLayout: c.ground, colorBorder: c.rule, borderRadius: 3, fontSize: 15,
+      colorBgContainer: c.paper, colorBgElevated: c.paper, colorBgLayout: c.ground, colorBorder: c.rule, borderRadius: 3, fontSize: 15,
       fontFamily: "'Atkinson Hyperlegible Next', sans-serif", controlHeight: 34, motionDurationMid: '0.12s',
     },
   };

@@ -24,7 +24,7 @@ export function TillStrip({ till, last, currency, where, saving, explain }: Prop
         <Figure name="At the nursery" moved={change(till.nursery, last?.before.nursery, currency)}>
           <button type="button" className="figure" data-figure="nursery" onClick={() => explain('nursery_per_plant')}>{money(till.nursery, currency, true)}</button>
         </Figure>
-        <Figure name={till.difference !== null && till.difference < 0 ? 'Growing is dearer by' : 'You keep, a plant'} moved={change(till.difference, last?.before.difference, currency)}>
+        <Figure name={till.difference !== null && till.difference < 0 ? 'Growing: dearer by' : 'You keep, a plant'} moved={change(till.difference, last?.before.difference, currency)}>
           <span className="figure" data-figure="difference">{money(till.difference === null ? null : Math.abs(till.difference), currency, true)}</span>
         </Figure>
         <Figure name="Cash now" moved={change(till.cash_now, last?.before.cash_now, currency)}>

@@ -1,7 +1,7 @@
 /** The coin groups' names and patterns: colour is never the only sign. */
 export const GROUPS = {
   bought: { name: 'Bought plants', pattern: 'ring' },
-  sundries: { name: 'Shelf and sundries', pattern: 'plain' },
+  sundries: { name: 'Shelf and sundries', pattern: 'back' },
   heat: { name: 'Heat', pattern: 'slash' },
   light: { name: 'Light', pattern: 'plain' },
   pots: { name: 'Pots', pattern: 'bar' },

@@ -15,7 +15,7 @@ export function quantity(value: number | string | null, unit: string, currency: 
     case 'plants': return `${plain(2)} plants`;
     case 'seeds': return `${plain(0)} seeds`;
     case 'share': return `${plain(4)} (${(value * 100).toFixed(1)} in 100)`;
-    case 'litres': return us ? `${(value / 0.946352946).toFixed(2)} qt` : `${plain(2)} L`;
+    case 'litres': return us ? `${(value / 0.946352946).toFixed(2)} qt (${plain(3)} L)` : `${plain(3)} L`;
     case 'celsius': return us ? `${(value * 1.8 + 32).toFixed(0)} °F` : `${plain(1)} °C`;
     case 'flats': return `${plain(2)} flats`;
     case 'seasons': return `${plain(1)} seasons`;

@@ -1,14 +1,14 @@
-import type { CropResult } from '../../api/types';
+import type { CropResult, Heads } from '../../api/types';
 import { HEADS } from '../../words/groups';
 import { money } from '../../words/money';
 
-interface Props { result: CropResult; currency: string; explain: (figure: string) => void }
+interface Props { result: CropResult; shown: Heads | null; currency: string; explain: (figure: string) => void }
 
 /** The crop's cost head by head, like a till receipt; any amount opens its working. */
-export function CostReceipt({ result, currency, explain }: Props) {
+export function CostReceipt({ result, shown, currency, explain }: Props) {
   const heads = Object.entries(result.heads ?? {}).filter(([, amount]) => amount !== 0);
   if (heads.length === 0) return <p className="quiet">No cost.</p>;
-  const lines: [string, string, number | null][] = heads.map(([head, amount]) => [head, HEADS[head] ?? head, amount]);
+  const lines: [string, string, number | null][] = heads.map(([head, amount]) => [head, HEADS[head] ?? head, shown?.[head] ?? amount]);
   return (
     <table className="receipt">
       <tbody>

@@ -10,11 +10,6 @@ import { WorkingDrawer, type Asked } from '../../workings/WorkingDrawer';
 import { CostReceipt } from './CostReceipt';
 import { SeedlingFields } from './SeedlingFields';
 
-const VERDICTS: Record<string, string> = {
-  grow: 'Grow it', grow_along: 'Grow it along: it pays only because the bench is running anyway', buy: 'Buy it',
-  buy_only: 'Only to be bought in this set-up', grow_only: 'Only grown: nobody sells it',
-};
-
 /** One crop in one set-up: what to sow, what one finished seedling costs, and everything that makes it so. */
 export function SeedlingScreen({ state }: { state: SeasonState }) {
   const { season } = state;
@@ -43,7 +38,7 @@ export function SeedlingScreen({ state }: { state: SeasonState }) {
           <div>
             <h1>{lot?.variety} <span className="quiet">{species?.name}</span></h1>
             <p className="sentence" data-test="sentence">{method ? sowingSentence(result, method, crop.wanted, site) : 'You buy this one.'}</p>
-            <Notes result={result} />
+            <Notes result={result} currency={season.currency} />
           </div>
           <div className="pickers">
             <label>Crop<Select aria-label="Crop" value={cropId} onChange={setCrop} options={season.crops.map((row) => ({ value: row.id, label: season.seed_lots.find(({ id }) => id === row.lot)?.variety ?? row.id }))} /></label>
@@ -58,7 +53,7 @@ export function SeedlingScreen({ state }: { state: SeasonState }) {
           </section>
           <section aria-labelledby="receipt-title">
             <h2 id="receipt-title">What it costs</h2>
-            <CostReceipt result={result} currency={season.currency} explain={(figure) => ask({ figure, crop: cropId })} />
+            <CostReceipt result={result} shown={picture.shown} currency={season.currency} explain={(figure) => ask({ figure, crop: cropId })} />
           </section>
           <section aria-labelledby="fields-title">
             <h2 id="fields-title">What it depends on</h2>
@@ -74,10 +69,25 @@ export function SeedlingScreen({ state }: { state: SeasonState }) {
   );
 }
 
-function Notes({ result }: { result: CropResult }) {
+/** The verdict with its reason in one sentence. */
+function verdict(result: CropResult, currency: string): string | null {
+  const [adds, cost, buying] = [result.extra_cost, result.cost, result.buy_cost].map((amount) => money(amount, currency));
+  switch (result.verdict) {
+    case 'grow': return `Grow it: it costs ${cost}, buying ${buying}.`;
+    case 'grow_along': return `Grow it along: its share is ${cost}, dearer than buying at ${buying}, but it adds only ${adds} to a bench that runs anyway.`;
+    case 'buy': return `Buy it: growing adds ${adds}, buying costs ${buying}.`;
+    case 'grow_only': return 'Only grown: nobody sells it.';
+    case 'buy_only': return 'Only to be bought: this set-up cannot raise it.';
+    default: return null;
+  }
+}
+
+function Notes({ result, currency }: { result: CropResult; currency: string }) {
+  const said = verdict(result, currency);
   return (
     <>
-      {result.verdict !== null && <p className="verdict">{VERDICTS[result.verdict]}.{result.grown && ` Plant out on ${day(result.plant_out_on)}.`}</p>}
+      {result.grown && <p className="sentence">Ready to plant out on {day(result.plant_out_on)}.</p>}
+      {said !== null && <p className="verdict" data-test="verdict">{said}</p>}
       {result.grown && result.warnings.map((code) => <p key={code} className="warning"><span aria-hidden="true">▲</span> {warningWords(code)}</p>)}
     </>
   );
