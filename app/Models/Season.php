@@ -19,6 +19,7 @@ final class Season extends Model
 {
     protected $guarded = ['id'];
 
+    /** @var array<string, string> */
     protected $casts = ['revision' => 'integer'];
 
     /** @return BelongsTo<User, $this> */

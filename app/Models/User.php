@@ -20,6 +20,7 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
+    /** @var array<string, string> */
     protected $casts = ['trial' => 'boolean', 'password' => 'hashed'];
 
     /** @return HasMany<Season, $this> */

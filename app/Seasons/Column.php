@@ -11,7 +11,9 @@ final readonly class Column
      * @param  non-empty-list<string>  $keys  from the row down
      * @param  string  $kind  int, float, bool, text or json
      */
-    public function __construct(public string $name, public array $keys, public string $kind, public mixed $default) {}
+    public function __construct(public string $name, public array $keys, public string $kind, public mixed $default)
+    {
+    }
 
     /** A file's value as the database takes it: numbers in full precision, whatever PHP's settings. */
     public function toDatabase(mixed $value): string|int|bool|null

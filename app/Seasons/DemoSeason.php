@@ -13,7 +13,9 @@ final class DemoSeason
 {
     private const FOLDER = 'database/demo';
 
-    public function __construct(private readonly SeasonStore $store) {}
+    public function __construct(private readonly SeasonStore $store)
+    {
+    }
 
     public function giveTo(User $user, string $name = 'pennywhistle'): Season
     {

@@ -14,7 +14,9 @@ use stdClass;
 final readonly class DocumentPath
 {
     /** @param  non-empty-list<string|int>  $keys */
-    public function __construct(public array $keys) {}
+    public function __construct(public array $keys)
+    {
+    }
 
     public function get(stdClass $document): mixed
     {
@@ -61,7 +63,11 @@ final readonly class DocumentPath
         }
     }
 
-    /** The list and row id whose tables a change here touches. @return array{string, ?string} */
+    /**
+     * The list and row id whose tables a change here touches.
+     *
+     * @return array{string, ?string}
+     */
     public function touches(): array
     {
         return [(string) $this->keys[0], isset($this->keys[1]) ? (string) $this->keys[1] : null];

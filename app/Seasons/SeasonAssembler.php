@@ -34,21 +34,24 @@ final class SeasonAssembler
     private function rows(int $season, Table $table): array
     {
         $children = array_map(fn (Table $child): array => $this->rows($season, $child), $table->children);
+        /** @var array<string, list<mixed>> $grouped */
         $grouped = [];
+        /** @var array<string, stdClass> $maps */
+        $maps = [];
         foreach ((new $table->model)->newQuery()->toBase()->where('season_id', $season)->orderBy('position')->get() as $record) {
             $values = get_object_vars($record);
             $parent = implode("\n", array_map(fn (string $column): string => $this->text($values[$column]), $table->parents));
             if ($table->kind === Table::IDS) {
                 $grouped[$parent][] = $values['item'];
             } elseif ($table->kind === Table::MAP) {
-                $grouped[$parent] ??= new stdClass;
-                $grouped[$parent]->{$this->text($values['crop'])} = $values['method'] ?? Setup::NURSERY;
+                $maps[$parent] ??= new stdClass;
+                $maps[$parent]->{$this->text($values['crop'])} = $values['method'] ?? Setup::NURSERY;
             } else {
                 $grouped[$parent][] = $this->row($values, $table, $children);
             }
         }
 
-        return $grouped;
+        return $table->kind === Table::MAP ? $maps : $grouped;
     }
 
     /**

@@ -14,7 +14,9 @@ use stdClass;
 /** Changes values of a season and keeps them, all or none, in one transaction. */
 final class SeasonEditor
 {
-    public function __construct(private readonly SeasonAssembler $assembler, private readonly SeasonStore $store) {}
+    public function __construct(private readonly SeasonAssembler $assembler, private readonly SeasonStore $store)
+    {
+    }
 
     /**
      * @param  non-empty-list<Change>  $changes
@@ -26,7 +28,8 @@ final class SeasonEditor
     public function apply(int $season, array $changes): array
     {
         return DB::transaction(function () use ($season, $changes): array {
-            $model = Season::query()->lockForUpdate()->findOrFail($season);
+            /** @var Season $model */
+            $model = Season::query()->whereKey($season)->lockForUpdate()->firstOrFail();
             $document = $this->assembler->document($model);
             foreach ($changes as $change) {
                 if (json_encode($change->path->get($document)) !== json_encode($change->from)

@@ -31,5 +31,6 @@ final readonly class Table
         public array $parents = [],
         public array $nullable = [],
         public bool $keyed = false,
-    ) {}
+    ) {
+    }
 }

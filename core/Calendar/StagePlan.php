@@ -23,7 +23,8 @@ final readonly class StagePlan
         public int $end,
         public int $sites,
         public float $flats,
-    ) {}
+    ) {
+    }
 
     public function days(): int
     {

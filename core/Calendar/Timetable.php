@@ -15,7 +15,9 @@ use JollyPenny\Core\Season\Season;
 final readonly class Timetable
 {
     /** @param  list<array{int, int}>  $stages  start and end */
-    private function __construct(public array $stages, public bool $late) {}
+    private function __construct(public array $stages, public bool $late)
+    {
+    }
 
     /**
      * @param  list<int>  $days  how long each stage lasts

@@ -14,7 +14,9 @@ final readonly class Basket
     private const SAME = 1e-9;
 
     /** @param  array<array-key, int>  $packs  by offer id */
-    private function __construct(public float $cost, public array $packs) {}
+    private function __construct(public float $cost, public array $packs)
+    {
+    }
 
     /** Plants to buy so that the wanted ones are left after the losses. */
     public static function plantsNeeded(int $wanted, float $loss): int

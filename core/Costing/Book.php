@@ -10,7 +10,7 @@ interface Book
     /**
      * What falls to a crop, by head.
      *
-     * @return array<value-of<Head>, float>
+     * @return array<string, float>
      */
     public function heads(int $crop): array;
 

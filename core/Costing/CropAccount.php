@@ -16,7 +16,9 @@ final readonly class CropAccount
     /** Fewer plants than this are none to divide by. */
     public const NO_PLANTS = 1e-6;
 
-    public function __construct(private SetupBooks $books) {}
+    public function __construct(private SetupBooks $books)
+    {
+    }
 
     public function of(Crop $crop): CropResult
     {

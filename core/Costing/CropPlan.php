@@ -27,7 +27,8 @@ final readonly class CropPlan
         public SowingPlan $sowing,
         public array $stages,
         public bool $late,
-    ) {}
+    ) {
+    }
 
     public function sowOn(): int
     {

@@ -25,7 +25,9 @@ final class CropPlanner
     /** @var array<string, CropPlan|Warning> */
     private array $plans = [];
 
-    public function __construct(private readonly SeasonIndex $index, private readonly Sower $sower = new Sower) {}
+    public function __construct(private readonly SeasonIndex $index, private readonly Sower $sower = new Sower)
+    {
+    }
 
     /**
      * @param  ?Light  $light  the set-up's first light at the place of the first stage

@@ -12,7 +12,7 @@ final readonly class CropResult
 {
     /**
      * @param  list<string>  $warnings
-     * @param  ?array<value-of<Head>, float>  $heads
+     * @param  ?array<string, float>  $heads
      * @param  list<StageResult>  $stages
      */
     public function __construct(
@@ -40,5 +40,6 @@ final readonly class CropResult
         public ?string $verdict = null,
         public ?float $hours = null,
         public array $stages = [],
-    ) {}
+    ) {
+    }
 }

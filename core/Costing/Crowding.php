@@ -15,7 +15,9 @@ final readonly class Crowding
      * @param  list<PlaceResult>  $places
      * @param  int  $days  on which any place is over-full
      */
-    private function __construct(public array $places, public int $days) {}
+    private function __construct(public array $places, public int $days)
+    {
+    }
 
     public static function of(EnergyBook $book): self
     {

@@ -8,6 +8,10 @@ use JollyPenny\Core\Calendar\StagePlan;
 use JollyPenny\Core\Energy\DailyTariff;
 use JollyPenny\Core\Energy\PlaceEnergy;
 use JollyPenny\Core\Energy\PlaceLoad;
+use JollyPenny\Core\Season\Appliance;
+use JollyPenny\Core\Season\Light;
+use JollyPenny\Core\Season\Mat;
+use JollyPenny\Core\Season\Place;
 use JollyPenny\Core\Season\SeasonIndex;
 use JollyPenny\Core\Season\Setup;
 
@@ -50,11 +54,9 @@ final class EnergyBook implements Book
             if ($place->outdoors) {
                 continue;
             }
-            $here = fn (array $rows, array $ids): array => array_values(array_filter(
-                array_map(fn (string $id): object => $rows[$id], $ids), fn (object $row): bool => $row->place === $place->id));
             $this->places[$place->id] = $energy = new PlaceEnergy(
                 $place, new PlaceLoad($this->firstDay, $plans === [] ? 0 : $last - $first, $stages[$place->id] ?? []), $index->season->electricity, $tariff,
-                $here($index->lights, $setup->lights), $here($index->mats, $setup->mats), $here($index->appliances, $setup->appliances));
+                self::standingAt($place, $index->lights, $setup->lights), self::standingAt($place, $index->mats, $setup->mats), self::standingAt($place, $index->appliances, $setup->appliances));
             foreach ($energy->totals as $kind => $figures) {
                 $this->kwh[$kind] += $figures[PlaceEnergy::KWH];
             }
@@ -103,6 +105,25 @@ final class EnergyBook implements Book
         }
 
         return $saved;
+    }
+
+    /**
+     * @template T of Light|Mat|Appliance
+     *
+     * @param  array<array-key, T>  $rows
+     * @param  list<string>  $ids
+     * @return list<T>
+     */
+    private static function standingAt(Place $place, array $rows, array $ids): array
+    {
+        $here = [];
+        foreach ($ids as $id) {
+            if ($rows[$id]->place === $place->id) {
+                $here[] = $rows[$id];
+            }
+        }
+
+        return $here;
     }
 
     /** kWh of one kind that falls to a stage. */

@@ -21,7 +21,8 @@ final readonly class Equipment
         public float $charge,
         public ?string $place,
         public ?array $neededBy = null,
-    ) {}
+    ) {
+    }
 
     /** Things with the same key are shared among the crops in the same way. */
     public function sharedBy(): string

@@ -41,6 +41,7 @@ final readonly class FillingTheList
             }
             if ($crop->buy_cost === null) {
                 $filled += (float) $crop->useful;
+
                 continue;
             }
             $short = (float) $crop->shortfall * $crop->buy_cost / $w;

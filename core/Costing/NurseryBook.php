@@ -13,7 +13,9 @@ final class NurseryBook
     /** @var array<string, ?Basket> */
     private array $baskets = [];
 
-    public function __construct(private readonly SeasonIndex $index) {}
+    public function __construct(private readonly SeasonIndex $index)
+    {
+    }
 
     public function basket(Crop $crop): ?Basket
     {

@@ -16,5 +16,6 @@ final readonly class PlaceResult
         public float $peak_heat_flats,
         public ?float $heat_flats,
         public int $over_days,
-    ) {}
+    ) {
+    }
 }

@@ -19,7 +19,8 @@ final readonly class Pool
         private float $perPack,
         private float $stock,
         private Leftover $leftover,
-    ) {}
+    ) {
+    }
 
     /** Money for this need, in all. */
     public function charge(float $need): float

@@ -8,7 +8,7 @@ namespace JollyPenny\Core\Costing;
 final readonly class SetupResult
 {
     /**
-     * @param  array<value-of<Head>, float>  $heads
+     * @param  array<string, float>  $heads
      * @param  array{light: float, heat: float, appliance: float}  $kwh
      * @param  list<PlaceResult>  $places
      * @param  list<array{id: string, dli: ?float}>  $lights
@@ -45,5 +45,6 @@ final readonly class SetupResult
         public array $shopping,
         public array $crops,
         public array $warnings,
-    ) {}
+    ) {
+    }
 }

@@ -7,5 +7,7 @@ namespace JollyPenny\Core\Costing;
 /** Whole packs of one thing to buy now. */
 final readonly class ShoppingLine
 {
-    public function __construct(public string $kind, public string $id, public int $packs, public float $cost) {}
+    public function __construct(public string $kind, public string $id, public int $packs, public float $cost)
+    {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class StageResult
         public float $flats,
         public float $light_kwh,
         public float $heat_kwh,
-    ) {}
+    ) {
+    }
 }

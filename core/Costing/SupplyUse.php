@@ -12,9 +12,11 @@ use JollyPenny\Core\Season\SeasonIndex;
 final readonly class SupplyUse
 {
     /**
-     * @param  array<array-key, array<value-of<Head>, float>>  $amounts  by supply id and head, in the supply's unit
+     * @param  array<array-key, array<string, float>>  $amounts  by supply id and head, in the supply's unit
      */
-    private function __construct(public array $amounts, public float $mixingMinutes, public float $mixingKwh) {}
+    private function __construct(public array $amounts, public float $mixingMinutes, public float $mixingKwh)
+    {
+    }
 
     public static function of(CropPlan $plan, SeasonIndex $index): self
     {

@@ -12,7 +12,9 @@ final readonly class Bank
     /**
      * @param  list<float>  $covered  flats covered by the first 1, 2, … of them
      */
-    private function __construct(private array $covered) {}
+    private function __construct(private array $covered)
+    {
+    }
 
     /** @param  list<float>  $flats  of each fixture, in order */
     public static function of(array $flats): self

@@ -10,7 +10,9 @@ use JollyPenny\Core\Season\Electricity;
 /** The price of a kWh at each time of day: its windows, otherwise the plain rate. Costing rules, section 6. */
 final readonly class DailyTariff
 {
-    public function __construct(private Electricity $electricity) {}
+    public function __construct(private Electricity $electricity)
+    {
+    }
 
     /** Money per kWh averaged over a day. */
     public function mean(): float

@@ -51,7 +51,7 @@ final class PlaceLoad
     }
 
     /**
-     * @param  list<float>  $steps
+     * @param  array<int, float>  $steps
      * @return list<float> what is left after adding up; the dust of adding and taking away again is swept to 0
      */
     private function running(array $steps): array

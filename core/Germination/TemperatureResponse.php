@@ -23,7 +23,8 @@ final readonly class TemperatureResponse
         public float $relative,
         public ?float $days,
         public ?Warning $failure = null,
-    ) {}
+    ) {
+    }
 
     public static function of(Species $species, ?float $temperature): self
     {

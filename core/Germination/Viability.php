@@ -28,7 +28,8 @@ final readonly class Viability
         public int $age,
         public float $aged,
         public float $value,
-    ) {}
+    ) {
+    }
 
     public static function of(SeedLot $lot, Species $species, int $year): self
     {

@@ -31,7 +31,8 @@ final readonly class PennyStack
         public int $credit_coins,
         public ?float $nursery,
         public ?int $nursery_coins,
-    ) {}
+    ) {
+    }
 
     /** One finished seedling of a crop beside the nursery's price; null where it is not grown or nothing finishes. */
     public static function ofCrop(CropResult $crop, Season $season): ?self
@@ -78,7 +79,7 @@ final readonly class PennyStack
     private static function coin(float $tallest, int $places): float
     {
         $least = 10 ** -$places;
-        for ($size = $least;; $size *= 10) {
+        for ($size = $least; ; $size *= 10) {
             foreach ([1, 2, 5] as $step) {
                 if ($tallest / ($size * $step) <= self::TALLEST) {
                     return $size * $step;

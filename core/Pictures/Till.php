@@ -17,7 +17,8 @@ final readonly class Till
         public ?float $difference,
         public float $cash_now,
         public float $kwh,
-    ) {}
+    ) {
+    }
 
     public static function ofSetup(SetupResult $setup): self
     {

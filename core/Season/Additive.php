@@ -15,5 +15,6 @@ final readonly class Additive
         public string $supply,
         public float $amountPerL,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

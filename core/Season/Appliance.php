@@ -21,5 +21,6 @@ final readonly class Appliance
         public float $lifeSeasons,
         public bool $owned = false,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

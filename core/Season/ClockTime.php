@@ -11,7 +11,9 @@ final readonly class ClockTime
 {
     public const MINUTES_A_DAY = 1440;
 
-    public function __construct(public int $minutes) {}
+    public function __construct(public int $minutes)
+    {
+    }
 
     /** @throws InvalidArgumentException where the text is no time of day */
     public static function parse(string $text): self

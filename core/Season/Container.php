@@ -26,7 +26,8 @@ final readonly class Container
         public float $prepCostPerUnit = 0.0,
         public float $prepMinutesPerUnit = 0.0,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 
     /** Money for one unit out of its pack. */
     public function unitPrice(): float

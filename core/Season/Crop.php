@@ -29,5 +29,6 @@ final readonly class Crop
         public float $boughtLoss = 0.0,
         public bool $substitute = false,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

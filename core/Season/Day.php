@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** A calendar day, kept as the number of days since 1970-01-01. No time zone: a day in the garden is a day. */
 final readonly class Day
 {
-    private function __construct(public int $number) {}
+    private function __construct(public int $number)
+    {
+    }
 
     /** @throws InvalidArgumentException where the text is no date that exists */
     public static function parse(string $text): self

@@ -16,5 +16,6 @@ final readonly class Electricity
         public float $rate,
         #[ListOf(TariffWindow::class)] public array $windows = [],
         public ?HeatCredit $heatCredit = null,
-    ) {}
+    ) {
+    }
 }

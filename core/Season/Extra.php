@@ -16,5 +16,6 @@ final readonly class Extra
         public float $amount,
         public Per $per,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

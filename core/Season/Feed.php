@@ -13,5 +13,6 @@ final readonly class Feed
         public string $supply,
         public float $dosePerL,
         public float $litresPerFlat,
-    ) {}
+    ) {
+    }
 }

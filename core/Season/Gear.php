@@ -18,5 +18,6 @@ final readonly class Gear
         public float $lifeSeasons,
         public bool $owned = false,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

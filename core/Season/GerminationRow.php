@@ -16,7 +16,8 @@ final readonly class GerminationRow
         public ?float $days,
         public float $percent,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 
     /** Emergence per day: 0 where none comes up. */
     public function rate(): float

@@ -13,5 +13,6 @@ final readonly class HeatCredit
         public float $fraction,
         public float $pricePerKwh,
         public Day $until,
-    ) {}
+    ) {
+    }
 }

@@ -12,5 +12,6 @@ final readonly class HomeTest
     public function __construct(
         public int $sown,
         public int $sprouted,
-    ) {}
+    ) {
+    }
 }

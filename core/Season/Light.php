@@ -25,5 +25,6 @@ final readonly class Light
         public float $liftC = 0.0,
         public bool $owned = false,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

@@ -11,5 +11,7 @@ use Attribute;
 final readonly class ListOf
 {
     /** @param  class-string  $class */
-    public function __construct(public string $class) {}
+    public function __construct(public string $class)
+    {
+    }
 }

@@ -23,5 +23,6 @@ final readonly class Mat
         public ?float $thermostatC = null,
         public bool $owned = false,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

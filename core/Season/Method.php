@@ -27,5 +27,6 @@ final readonly class Method
         public array $needs = [],
         #[ListOf(Extra::class)] public array $extras = [],
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

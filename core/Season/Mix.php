@@ -24,5 +24,6 @@ final readonly class Mix
         public float $minutesPerL = 0.0,
         public float $kwhPerL = 0.0,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

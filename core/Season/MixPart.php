@@ -15,5 +15,6 @@ final readonly class MixPart
         public string $supply,
         public float $parts,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class Offer
         public int $plants,
         public float $price,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

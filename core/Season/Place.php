@@ -23,7 +23,8 @@ final readonly class Place
         public bool $heated = true,
         public ?float $flats = null,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 
     /** Air temperature in °C of a month (1 to 12), null where it is not modelled. */
     public function temperatureIn(int $month): ?float

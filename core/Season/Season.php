@@ -63,5 +63,6 @@ final readonly class Season
         public float $nurseryTripCost = 0.0,
         public ?Feed $feed = null,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

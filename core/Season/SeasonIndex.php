@@ -37,7 +37,8 @@ final readonly class SeasonIndex
         public array $lots,
         public array $methods,
         public array $offers,
-    ) {}
+    ) {
+    }
 
     public static function of(Season $s): self
     {

@@ -24,7 +24,8 @@ final readonly class SeedLot
         public float $emergenceFactor = 1.0,
         public Leftover $leftover = Leftover::Keep,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 
     /** Money per seed: 0 for a pinch of one's own. */
     public function seedPrice(): float

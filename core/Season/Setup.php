@@ -31,7 +31,8 @@ final readonly class Setup
         public array $appliances = [],
         public array $gear = [],
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 
     /** The id of the method that raises a crop here, or "nursery". */
     public function methodFor(string $crop): string

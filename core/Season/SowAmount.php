@@ -13,5 +13,6 @@ final readonly class SowAmount
         public string $method,
         public ?int $sites = null,
         public ?int $seeds = null,
-    ) {}
+    ) {
+    }
 }

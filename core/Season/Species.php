@@ -22,5 +22,6 @@ final readonly class Species
         public ?float $daysToEmerge = null,
         public float $longevityYears = 3.0,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

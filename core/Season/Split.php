@@ -13,5 +13,6 @@ final readonly class Split
         public int $keep,
         public int $give,
         public int $sell,
-    ) {}
+    ) {
+    }
 }

@@ -33,7 +33,8 @@ final readonly class Stage
         public float $minutesPerFlatDay = 0.0,
         public float $feedsPerWeek = 0.0,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 
     /** True for the stage that lasts until the seed is up. */
     public function untilEmergence(): bool

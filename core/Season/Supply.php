@@ -21,7 +21,8 @@ final readonly class Supply
         public float $inStock = 0.0,
         public Leftover $leftover = Leftover::Keep,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 
     /** Usable amount in one pack, in the supply's unit. */
     public function usablePerPack(): float

@@ -16,5 +16,6 @@ final readonly class TariffWindow
         public ClockTime $to,
         public float $rate,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

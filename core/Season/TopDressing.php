@@ -12,5 +12,6 @@ final readonly class TopDressing
     public function __construct(
         public string $supply,
         public float $depthMm,
-    ) {}
+    ) {
+    }
 }

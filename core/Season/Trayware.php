@@ -18,5 +18,6 @@ final readonly class Trayware
         public float $lifeSeasons,
         public int $ownedUnits = 0,
         public ?stdClass $meta = null,
-    ) {}
+    ) {
+    }
 }

@@ -15,7 +15,9 @@ final readonly class Binomial
     /**
      * @param  list<float>  $masses  P(X = first), P(X = first + 1), …
      */
-    private function __construct(public int $first, public array $masses) {}
+    private function __construct(public int $first, public array $masses)
+    {
+    }
 
     public static function of(int $n, float $p): self
     {

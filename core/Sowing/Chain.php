@@ -25,7 +25,8 @@ final readonly class Chain
         public float $untilFirst,
         public array $legs,
         public bool $moveAll,
-    ) {}
+    ) {
+    }
 
     /** @param  float  $g  probability that a seed comes up */
     public static function of(Method $method, Crop $crop, float $g, float $confidence): self

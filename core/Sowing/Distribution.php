@@ -10,7 +10,9 @@ final readonly class Distribution
     private const NEGLIGIBLE = 1e-30;
 
     /** @param  list<float>  $masses  P(X = first), P(X = first + 1), … */
-    private function __construct(private int $first, private array $masses) {}
+    private function __construct(private int $first, private array $masses)
+    {
+    }
 
     public static function binomial(int $n, float $p): self
     {
@@ -29,8 +31,8 @@ final readonly class Distribution
         if ($over <= 0) {
             return new self($cap, [1.0]);
         }
-        $masses = array_slice($this->masses, 0, $over + 1);
-        $masses[$over] = array_sum(array_slice($this->masses, $over));
+        $masses = array_slice($this->masses, 0, $over);
+        $masses[] = (float) array_sum(array_slice($this->masses, $over));
 
         return new self($this->first, $masses);
     }
@@ -55,7 +57,7 @@ final readonly class Distribution
             }
         }
 
-        return new self($first, $masses);
+        return new self($first, array_values($masses));
     }
 
     public function mean(): float

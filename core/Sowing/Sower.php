@@ -18,7 +18,7 @@ final class Sower
     /** Rounding in the last places of a probability must not cost a seed. */
     private const SURE = 1e-12;
 
-    /** @var array<string, array{int, list<int>}|null> units and caps by chain */
+    /** @var array<string, array{?int, ?list<int>}> units and caps by chain */
     private array $sized = [];
 
     /** @var array<string, array{float, float, float, float, float}> outcome by chain and units */

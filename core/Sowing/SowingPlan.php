@@ -25,5 +25,6 @@ final readonly class SowingPlan
         public float $shortfall,
         public float $useful,
         public float $surplus,
-    ) {}
+    ) {
+    }
 }

@@ -8,9 +8,11 @@ namespace JollyPenny\Core\Units;
 final readonly class Penny
 {
     /**
-     * @param  array<array-key, float>  $parts
+     * @template K of array-key
+     *
+     * @param  array<K, float>  $parts
      * @param  int  $places  decimals of the currency
-     * @return array<array-key, float> the same keys, each rounded down or up so that they add up to the rounded total
+     * @return array<K, float> the same keys, each rounded down or up so that they add up to the rounded total
      */
     public static function parts(array $parts, int $places = 2): array
     {

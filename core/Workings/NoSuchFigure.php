@@ -7,4 +7,6 @@ namespace JollyPenny\Core\Workings;
 use RuntimeException;
 
 /** A working was asked for that does not exist for this crop or set-up. */
-final class NoSuchFigure extends RuntimeException {}
+final class NoSuchFigure extends RuntimeException
+{
+}

@@ -8,7 +8,6 @@ namespace JollyPenny\Core\Workings;
 final readonly class Term
 {
     /**
-     * @param  float|int|string|null  $value
      * @param  ?list<string|int>  $path  list, row id and keys of the value in the season file
      * @param  ?string  $working  name of the figure that explains this number
      */
@@ -18,5 +17,6 @@ final readonly class Term
         public Unit $unit,
         public ?array $path = null,
         public ?string $working = null,
-    ) {}
+    ) {
+    }
 }

@@ -16,5 +16,6 @@ final readonly class Working
         public string $rule,
         public string $formula,
         public array $terms,
-    ) {}
+    ) {
+    }
 }

@@ -21,12 +21,13 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** A person's seasons: the list, one season with its figures, and changes to it. */
 final class SeasonController
 {
-    public function __construct(private readonly SeasonAssembler $assembler) {}
+    public function __construct(private readonly SeasonAssembler $assembler)
+    {
+    }
 
     public function index(Request $request): JsonResponse
     {
-        return self::json(['seasons' => self::user($request)->seasons()->orderBy('id')->get()
-            ->map(fn (Season $season): array => ['id' => $season->id, 'name' => $season->name, 'revision' => $season->revision])->values()]);
+        return self::json(['seasons' => self::user($request)->seasons()->get(['id', 'name', 'revision'])->sortBy('id')->values()]);
     }
 
     public function show(Request $request, int $season): JsonResponse

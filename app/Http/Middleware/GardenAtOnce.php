@@ -19,7 +19,9 @@ final class GardenAtOnce
 {
     private const GARDENS_A_MINUTE = 60;
 
-    public function __construct(private readonly DemoSeason $demo) {}
+    public function __construct(private readonly DemoSeason $demo)
+    {
+    }
 
     public function handle(Request $request, Closure $next): Response
     {

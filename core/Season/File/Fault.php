@@ -7,7 +7,9 @@ namespace JollyPenny\Core\Season\File;
 /** One thing wrong with a season file: where (a JSON path, as RFC 9535 writes it), what, and what to do. */
 final readonly class Fault
 {
-    public function __construct(public string $path, public string $problem, public string $remedy) {}
+    public function __construct(public string $path, public string $problem, public string $remedy)
+    {
+    }
 
     /** @param  list<string|int>  $keys  from the top of the document */
     public static function at(array $keys, string $problem, string $remedy): self

@@ -37,6 +37,9 @@ final readonly class JsonText
         if (! mb_check_encoding($text, 'UTF-8')) {
             throw InvalidSeason::because([], 'The text is not valid UTF-8.', 'Save it again as UTF-8.');
         }
+        if (str_contains($text, '\u0000')) {
+            throw InvalidSeason::because([], 'A text holds a zero byte.', 'Take "\\u0000" out.');
+        }
         $faults = self::scan($text);
         try {
             $document = json_decode($text, false, self::MAX_DEPTH + 1, JSON_THROW_ON_ERROR);
@@ -98,7 +101,7 @@ final readonly class JsonText
                     if ($depth > 0 && is_array($open[$depth - 1]) && is_string($key)) {
                         $path[$depth - 1] = $key;
                         if (isset($open[$depth - 1][$key]) && count($faults) < SchemaCheck::MOST) {
-                            $faults[] = Fault::at($path, "\"{$key}\" is given twice.", 'Keep one of the two.');
+                            $faults[] = Fault::at(array_values($path), "\"{$key}\" is given twice.", 'Keep one of the two.');
                         }
                         $open[$depth - 1][$key] = true;
                     }

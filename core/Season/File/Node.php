@@ -10,7 +10,9 @@ use stdClass;
 final readonly class Node
 {
     /** @param  list<string|int>  $keys */
-    public function __construct(private stdClass $row, public array $keys = []) {}
+    public function __construct(private stdClass $row, public array $keys = [])
+    {
+    }
 
     public function has(string $key): bool
     {

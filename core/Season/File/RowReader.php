@@ -61,7 +61,7 @@ final class RowReader
             $value === self::EMERGENCE && $parameter['key'] === 'days' => null,
             is_int($value) && $parameter['float'] => (float) $value,
             is_float($value) && ! $parameter['float'] && $value === floor($value) => (int) $value,
-            is_array($value) && $parameter['float'] => array_map(floatval(...), $value),
+            is_array($value) && $parameter['float'] => array_map(fn (mixed $one): float => is_numeric($one) ? (float) $one : 0.0, $value),
             default => $value,
         };
     }

@@ -23,7 +23,7 @@ final readonly class SchemaCheck
         $validator = new Validator(null, self::MOST, false);
         $error = $validator->validate($document, self::schema())->error();
 
-        return $error === null ? [] : $this->leaves($error, $document);
+        return $error === null ? [] : $this->leaves($error);
     }
 
     /** The schema as text. */
@@ -35,10 +35,15 @@ final readonly class SchemaCheck
     }
 
     /** @return list<Fault> */
-    private function leaves(ValidationError $error, stdClass $document): array
+    private function leaves(ValidationError $error): array
     {
         if ($error->subErrors() !== []) {
-            return array_merge(...array_map(fn (ValidationError $sub): array => $this->leaves($sub, $document), array_values($error->subErrors())));
+            $faults = [];
+            foreach ($error->subErrors() as $sub) {
+                $faults = [...$faults, ...($sub instanceof ValidationError ? $this->leaves($sub) : [])];
+            }
+
+            return $faults;
         }
         /** @var list<string|int> $keys */
         $keys = array_values($error->data()->fullPath());

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\TestCase;
+use RuntimeException;
+
+/** A real Chromium on the served application; every test is a new visitor with a garden of its own. */
+abstract class BrowserTestCase extends TestCase
+{
+    protected RemoteWebDriver $browser;
+
+    /** @var resource|null */
+    private $driver = null;
+
+    protected function setUp(): void
+    {
+        $port = $this->freePort();
+        $nothing = ['file', '/dev/null', 'w'];
+        $this->driver = proc_open(['/usr/bin/chromedriver', "--port={$port}"], [1 => $nothing, 2 => $nothing], $pipes) ?: null;
+        $this->open($port, 1280, 800);
+    }
+
+    protected function tearDown(): void
+    {
+        isset($this->browser) && $this->browser->quit();
+        $this->driver === null || proc_terminate($this->driver);
+    }
+
+    public function visit(string $path = '/', int $width = 1280, int $height = 800): void
+    {
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride',
+            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500]]);
+        $this->browser->get($this->url().$path);
+    }
+
+    public function url(): string
+    {
+        return getenv('JOLLY_URL') ?: throw new RuntimeException('Browser tests are run by bin/test, which serves the application.');
+    }
+
+    /** Waits until the selector finds something. */
+    public function find(string $css): RemoteWebElement
+    {
+        return $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector($css))[0] ?? null, "\"{$css}\" to appear");
+    }
+
+    public function text(string $css): string
+    {
+        return trim($this->find($css)->getText());
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): ?T  $check
+     * @return T
+     */
+    public function waitFor(callable $check, string $what, float $seconds = 15): mixed
+    {
+        for ($until = microtime(true) + $seconds; microtime(true) < $until; usleep(50_000)) {
+            try {
+                $found = $check();
+            } catch (\Facebook\WebDriver\Exception\StaleElementReferenceException) {
+                continue;
+            }
+            if ($found !== null && $found !== false) {
+                return $found;
+            }
+        }
+        throw new RuntimeException("Waited {$seconds} s for {$what}.");
+    }
+
+    /** Types over a field and confirms it with Enter. */
+    public function type(string $field, string $value): void
+    {
+        $input = $this->find("input[name='{$field}']");
+        $input->click();
+        $input->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $input->sendKeys($value.WebDriverKeys::ENTER);
+    }
+
+    /** @return array<string, mixed> what the API answers this visitor */
+    public function api(string $path): array
+    {
+        $answer = $this->browser->executeAsyncScript('const done = arguments[1]; fetch(arguments[0]).then((r) => r.text()).then(done);', [$path]);
+
+        return json_decode(is_string($answer) ? $answer : '', true, 64, JSON_THROW_ON_ERROR);
+    }
+
+    /** @return list<string> messages of errors on the page's console */
+    public function consoleErrors(): array
+    {
+        return array_values(array_map(fn (array $entry) => (string) $entry['message'],
+            array_filter($this->browser->manage()->getLog('browser'), fn (array $entry) => $entry['level'] === 'SEVERE')));
+    }
+
+    /** @return list<string> rule and place of each serious or critical accessibility finding */
+    public function accessibilityFindings(): array
+    {
+        $this->browser->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
+        $found = $this->browser->executeAsyncScript('const done = arguments[0]; axe.run({ resultTypes: ["violations"] }).then((r) => done(r.violations
+            .filter((v) => v.impact === "serious" || v.impact === "critical").map((v) => v.id + ": " + v.nodes.map((n) => n.target.join(" ")).join(", "))));');
+
+        return is_array($found) ? array_values(array_filter($found, is_string(...))) : ['axe did not answer'];
+    }
+
+    private function open(int $port, int $width, int $height): void
+    {
+        $options = new ChromeOptions;
+        $options->addArguments(['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+            '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', "--window-size={$width},{$height}", '--user-data-dir='.sys_get_temp_dir().'/jolly-'.bin2hex(random_bytes(6))]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $this->browser = $this->waitFor(function () use ($port, $capabilities): ?RemoteWebDriver {
+            try {
+                return RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 10_000, 60_000);
+            } catch (\Facebook\WebDriver\Exception\Internal\WebDriverCurlException) {
+                return null;
+            }
+        }, 'ChromeDriver', 30);
+        $this->browser->manage()->timeouts()->setScriptTimeout(30);
+    }
+
+    private function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No port is free.');
+        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+        fclose($socket);
+
+        return $port;
+    }
+}

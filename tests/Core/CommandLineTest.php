@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+/** @return array{int, string, string} exit code, output, errors */
+function jolly(string $arguments, string $input = ''): array
+{
+    $process = proc_open(PHP_BINARY.' '.escapeshellarg(__DIR__.'/../../bin/jolly').' '.$arguments, [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+    fwrite($pipes[0], $input);
+    fclose($pipes[0]);
+    [$out, $err] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
+
+    return [proc_close($process), $out, $err];
+}
+
+$small = escapeshellarg(__DIR__.'/../fixtures/one-crop.json');
+
+it('prints the result of a file, a set-up, or standard input', function () use ($small) {
+    [$code, $out, $err] = jolly("cost {$small}");
+    $result = json_decode($out, true);
+    expect($code)->toBe(0)->and($err)->toBe('')->and($result['format'])->toBe('jolly-penny/result')->and($result['setups'][0]['cost'])->toBeNear(16.292);
+    expect(jolly("cost {$small} --setup bench")[1])->toBe($out)
+        ->and(jolly('cost -', (string) file_get_contents(__DIR__.'/../fixtures/one-crop.json'))[1])->toBe($out);
+});
+
+it('has every key, in the order of the specification of the result', function () use ($small) {
+    $setup = json_decode(jolly("cost {$small}")[1], true)['setups'][0];
+    expect(array_keys($setup))->toBe(['id', 'cost', 'cost_with_time', 'cash_now', 'electricity_bill', 'hours', 'finished', 'useful', 'surplus', 'per_finished',
+        'per_raised', 'p_all_enough', 'fill_cost', 'filled', 'per_wanted', 'missing', 'buy_total', 'nursery_per_plant', 'keep', 'implied_wage',
+        'crowded_days', 'heads', 'kwh', 'places', 'lights', 'shopping', 'crops', 'warnings'])
+        ->and(array_keys($setup['crops'][0]))->toBe(['id', 'method', 'grown', 'warnings', 'cold_on', 'sow_on', 'plant_out_on', 'g', 'q', 'seeds', 'sites',
+            'finished', 'p_enough', 'shortfall', 'useful', 'surplus', 'heads', 'cost', 'per_finished', 'extra_cost',
+            'buy_cost', 'verdict', 'hours', 'stages']);
+});
+
+it('refuses with exit 2, nothing on standard output and a line a fault', function (string $arguments, string $input, string $says) {
+    [$code, $out, $err] = jolly($arguments, $input);
+    expect($code)->toBe(2)->and($out)->toBe('')->and($err)->toContain($says)->not->toContain('Stack trace')->not->toContain('#0');
+})->with([
+    'no command' => ['', '', 'Usage'],
+    'no file' => ['cost /nowhere.json', '', 'cannot be read'],
+    'a directory' => ['cost /tmp', '', 'is a directory'],
+    'empty' => ['cost -', '', 'empty'],
+    'faults' => ['cost -', '{"format":"jolly-penny/season"}', '$.crops: "crops" is missing.'],
+    'unknown set-up' => ["cost {$small} --setup bank", '', 'The file has: bench'],
+    'unknown option' => ["cost {$small} --setups bench", '', 'Usage'],
+]);
