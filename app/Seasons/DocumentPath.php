@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Seasons;
 
-use InvalidArgumentException;
+use JollyPenny\Core\Season\File\InvalidSeason;
 use stdClass;
 
 /**
@@ -28,7 +28,11 @@ final readonly class DocumentPath
         return $value;
     }
 
-    /** Null takes a list's row out; an unknown id puts a new row at the end. */
+    /**
+     * Null takes a list's row out; an unknown id puts a new row at the end.
+     *
+     * @throws InvalidSeason where the path leads nowhere
+     */
     public function set(stdClass $document, mixed $value): void
     {
         $target = $document;
@@ -51,7 +55,7 @@ final readonly class DocumentPath
             return;
         }
         if (! is_array($target)) {
-            throw new InvalidArgumentException('There is nothing at '.implode('/', $this->keys).'.');
+            throw $this->nothingThere();
         }
         $index = self::indexIn($target, $last);
         if ($value === null) {
@@ -79,7 +83,12 @@ final readonly class DocumentPath
         if ($target instanceof stdClass && is_array($target->{$key})) {
             return $target->{$key};
         }
-        throw new InvalidArgumentException('There is nothing at '.implode('/', $this->keys).'.');
+        throw $this->nothingThere();
+    }
+
+    private function nothingThere(): InvalidSeason
+    {
+        return InvalidSeason::because($this->keys, 'There is nothing at this place of the season.', 'Reload the page and try again.');
     }
 
     private static function step(mixed $value, string|int $key): mixed

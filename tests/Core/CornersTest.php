@@ -58,11 +58,11 @@ it('fails where none comes up, at a row of 0 percent and just beside', function 
 });
 
 it('does not buy a third tray for two rounded ones', function () {
-    // Six pots of 0.3333333 flat are 1.9999998 flats, three of a third 0.9999999; 2.0000004 is still two.
-    foreach ([0.3333333 => 2, 0.3333334 => 2, 0.334 => 3] as $flats => $trays) {
+    // Six pots of 0.3333333 flat are 1.9999998 flats; 2.0000004 is still two, 2.004 is not.
+    foreach ([[0.3333333, 2], [0.3333334, 2], [0.334, 3]] as [$flats, $trays]) {
         $file = changed(function (&$f) use ($flats) {
             $f['containers'][0]['sites_per_unit'] = 1;
-            $f['containers'][0]['flats_per_unit'] = (float) $flats;
+            $f['containers'][0]['flats_per_unit'] = $flats;
             $f['trayware'] = [['id' => 'tray', 'name' => 'Tray', 'price' => 4, 'life_seasons' => 1]];
             $f['methods'][0]['stages'][0]['trayware'] = ['tray'];
         });
