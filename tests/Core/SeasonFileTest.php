@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use JollyPenny\Core\Season\File\FormatPage;
 use JollyPenny\Core\Season\File\InvalidSeason;
 use JollyPenny\Core\Season\File\JsonText;
 use JollyPenny\Core\Season\File\RowReader;
@@ -181,4 +182,9 @@ it('has the same defaults in the schema as in the code', function () {
     };
     $check(Seasons::read(Seasons::demo()), $schema, '$');
     expect($small)->toBeInstanceOf(Season::class);
+});
+
+it('documents every key of the format', function () {
+    $page = (string) file_get_contents(__DIR__.'/../../docs/season-format.md');
+    expect($page)->toBe(FormatPage::text(), 'run bin/docs');
 });
