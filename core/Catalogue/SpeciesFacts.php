@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Catalogue;
+
+/** What the catalogue knows of a species, with where it knows it from. */
+final readonly class SpeciesFacts
+{
+    /**
+     * @param  string  $kind  vegetable, herb or flower
+     * @param  string  $start  indoors, direct or either
+     * @param  list<array{temp_c: float, days: ?float, percent: float}>  $germination  by soil temperature
+     * @param  ?string  $germinationSource  null without a table
+     * @param  float  $freshGermination  share of fresh seed that comes up
+     * @param  float  $longevityYears  until half of fresh seed is dead
+     * @param  float  $daysToEmerge  where no table says better
+     * @param  string  $weeksBefore  the date the weeks count back from: plant_out or last_frost
+     * @param  int  $plantOutOffsetDays  days after the last frost
+     * @param  string  $light  to germinate: light, dark or any
+     * @param  int  $coldDays  of chilling before sowing
+     * @param  ?string  $caution  key of a caution
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public string $latin,
+        public string $kind,
+        public string $start,
+        public array $germination,
+        public ?string $germinationSource,
+        public float $freshGermination,
+        public string $freshSource,
+        public float $longevityYears,
+        public string $longevitySource,
+        public float $daysToEmerge,
+        public int $weeksFrom,
+        public int $weeksTo,
+        public string $weeksBefore,
+        public int $plantOutOffsetDays,
+        public float $seedWidthMm,
+        public float $sowingDepthMm,
+        public string $light,
+        public int $coldDays,
+        public float $spacingCm,
+        public ?string $caution,
+        public string $source,
+    ) {
+    }
+
+    /**
+     * @param  array<string, string|int|float|bool|null>  $row
+     * @param  list<array<string, string|int|float|bool|null>>  $table  germination rows of the species
+     */
+    public static function of(array $row, array $table): self
+    {
+        $text = fn (string $key): string => (string) $row[$key];
+        $number = fn (string $key): float => (float) $row[$key];
+        $whole = fn (string $key): int => (int) $row[$key];
+
+        return new self(
+            $text('id'), $text('name'), $text('latin'), $text('kind'), $text('start'),
+            array_map(fn (array $cells): array => ['temp_c' => (float) $cells['temp_c'],
+                'days' => $cells['days'] === null ? null : (float) $cells['days'], 'percent' => (float) $cells['percent']], $table),
+            $table === [] ? null : (string) $table[0]['source'],
+            $number('fresh_germination'), $text('fresh_source'), $number('longevity_years'), $text('longevity_source'), $number('days_to_emerge'),
+            $whole('weeks_from'), $whole('weeks_to'), $text('weeks_before'), $whole('plant_out_offset_days'),
+            $number('seed_width_mm'), $number('sowing_depth_mm'), $text('light'), $whole('cold_days'), $number('spacing_cm'),
+            $row['caution'] === null ? null : $text('caution'), $text('source'),
+        );
+    }
+
+    /** @return array<string, mixed> a row of the season file's `species` */
+    public function seasonRow(): array
+    {
+        return ['id' => $this->id, 'name' => $this->name, 'germination' => $this->germination, 'days_to_emerge' => $this->daysToEmerge,
+            'longevity_years' => $this->longevityYears, 'fresh_germination' => $this->freshGermination,
+            'meta' => ['catalogue' => $this->id]];
+    }
+}
