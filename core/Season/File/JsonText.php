@@ -17,7 +17,7 @@ final readonly class JsonText
 
     private const MAX_DEPTH = 32;
 
-    private const MAX_VALUES = 400_000;
+    private const MAX_VALUES = 100_000;
 
     /** A string, or a character that opens, closes or divides; what lies between is left to the parser. */
     private const TOKEN = '/[^"{}\[\],:]*+("(?:[^"\\\\]++|\\\\.)*+"|[{}\[\],:])/As';
