@@ -65,6 +65,105 @@ final class Catalogue
         return $recipes;
     }
 
+    /** @return array<string, array<string, mixed>> rows of `trayware`, by id */
+    public function trayware(): array
+    {
+        return self::ofKind('trayware');
+    }
+
+    /** @return array<string, array<string, mixed>> rows of `gear`, by id */
+    public function gear(): array
+    {
+        return self::ofKind('gear');
+    }
+
+    /** @return array<string, array<string, mixed>> the schools' methods, by id; their rows are named by catalogue ids, places by their part */
+    public function methods(): array
+    {
+        return self::json('methods');
+    }
+
+    /** @return array<string, array<string, mixed>> ready-made set-ups, by id */
+    public function setups(): array
+    {
+        return self::json('setups');
+    }
+
+    /**
+     * A row as the season file has it.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws NotInCatalogue
+     */
+    public function seasonRow(string $list, string $id): array
+    {
+        $row = match ($list) {
+            'species' => ($this->species()[$id] ?? null)?->seasonRow(),
+            'containers' => $this->containers()[$id] ?? null,
+            'supplies' => $this->supplies()[$id] ?? null,
+            'mixes' => $this->recipes()[$id] ?? null,
+            'lights' => $this->lamps()[$id] ?? null,
+            'mats' => $this->mats()[$id] ?? null,
+            'trayware' => $this->trayware()[$id] ?? null,
+            'gear' => $this->gear()[$id] ?? null,
+            default => null,
+        };
+
+        return $row ?? throw new NotInCatalogue("The catalogue has no \"{$id}\" among its {$list}.");
+    }
+
+    /**
+     * Where the catalogue has a row from.
+     */
+    public function source(string $list, string $id): ?string
+    {
+        $file = ['lights' => 'lamps', 'mixes' => 'recipes', 'trayware' => 'gear'][$list] ?? $list;
+        if ($list === 'methods' || $list === 'setups') {
+            $source = self::json($list)[$id]['source'] ?? null;
+
+            return is_string($source) ? $source : null;
+        }
+        if (! in_array($file, ['species', 'containers', 'supplies', 'recipes', 'lamps', 'mats', 'gear'], true)) {
+            return null;
+        }
+        foreach (CatalogueFile::rows($file) as $row) {
+            if ($row['id'] === $id) {
+                return (string) $row['source'];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private static function ofKind(string $kind): array
+    {
+        $rows = [];
+        foreach (CatalogueFile::rows('gear') as $row) {
+            if ($row['kind'] === $kind) {
+                $rows[(string) $row['id']] = ['meta' => ['catalogue' => (string) $row['id']]] + array_diff_key($row, ['kind' => 1, 'source' => 1]);
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private static function json(string $name): array
+    {
+        $rows = json_decode((string) file_get_contents(__DIR__."/../../catalogue/{$name}.json"), true, 16, JSON_THROW_ON_ERROR);
+        $byId = [];
+        foreach (is_array($rows) ? $rows : [] as $row) {
+            if (is_array($row) && is_string($row['id'] ?? null)) {
+                /** @var array<string, mixed> $row */
+                $byId[Cell::text($row['id'])] = $row;
+            }
+        }
+
+        return $byId;
+    }
+
     /**
      * @param  list<string>  $facts  columns that are no season keys
      * @return array<string, array<string, mixed>>

@@ -19,6 +19,7 @@ final readonly class SpeciesFacts
      * @param  int  $plantOutOffsetDays  days after the last frost
      * @param  string  $light  to germinate: light, dark or any
      * @param  int  $coldDays  of chilling before sowing
+     * @param  float  $packetPrice  typical, to be put right
      * @param  ?string  $caution  key of a caution
      */
     private function __construct(
@@ -43,6 +44,8 @@ final readonly class SpeciesFacts
         public string $light,
         public int $coldDays,
         public float $spacingCm,
+        public float $packetPrice,
+        public int $seedsPerPacket,
         public ?string $caution,
         public string $source,
     ) {
@@ -66,6 +69,7 @@ final readonly class SpeciesFacts
             $number('fresh_germination'), $text('fresh_source'), $number('longevity_years'), $text('longevity_source'), $number('days_to_emerge'),
             $whole('weeks_from'), $whole('weeks_to'), $text('weeks_before'), $whole('plant_out_offset_days'),
             $number('seed_width_mm'), $number('sowing_depth_mm'), $text('light'), $whole('cold_days'), $number('spacing_cm'),
+            $number('packet_price'), $whole('seeds_per_packet'),
             $row['caution'] === null ? null : $text('caution'), $text('source'),
         );
     }

@@ -7,6 +7,7 @@ namespace JollyPenny\Core\Pictures;
 use JollyPenny\Core\Costing\CropResult;
 use JollyPenny\Core\Costing\SetupResult;
 use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\SeasonIndex;
 use JollyPenny\Core\Units\Currency;
 use JollyPenny\Core\Units\Penny;
 
@@ -18,13 +19,16 @@ final readonly class SeasonPictures
 {
     /**
      * @param  list<SetupResult>  $setups
-     * @return array<string, array{till: Till, crops: array<string, array{stack: ?PennyStack, till: Till, shown: ?array<string, float>}>}>
+     * @return array<string, array{till: Till, crops: array<string, array{line: CropLine, stack: ?PennyStack, till: Till, shown: ?array<string, float>}>}>
      */
     public static function of(array $setups, Season $season): array
     {
         $pictures = [];
+        $index = SeasonIndex::of($season);
+        $byId = array_column($season->crops, null, 'id');
         foreach ($setups as $setup) {
             $crops = array_map(fn (CropResult $crop): array => [
+                'line' => CropLine::of($crop, $byId[$crop->id], $index),
                 'stack' => PennyStack::ofCrop($crop, $season), 'till' => Till::ofCrop($crop, $season, $setup),
                 'shown' => $crop->heads === null ? null : Penny::parts($crop->heads, Currency::places($season->currency)),
             ], $setup->crops);

@@ -31,4 +31,11 @@ final readonly class Crop
         public ?stdClass $meta = null,
     ) {
     }
+
+    /** The same crop from another seed lot. */
+    public function from(string $lot): self
+    {
+        return new self($this->id, $lot, $this->wanted, $this->plantOutOffsetDays, $this->split, $this->anchor, $this->sowOn, $this->coldDays,
+            $this->sow, $this->moveOn, $this->nursery, $this->boughtLoss, $this->substitute, $this->meta);
+    }
 }

@@ -34,6 +34,11 @@ final readonly class Day
         return new self($this->number + $days);
     }
 
+    public function year(): int
+    {
+        return (int) gmdate('Y', $this->number * 86400);
+    }
+
     /** 1 to 12. */
     public function month(): int
     {

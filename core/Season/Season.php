@@ -65,4 +65,18 @@ final readonly class Season
         public ?stdClass $meta = null,
     ) {
     }
+
+    /**
+     * The same season with another grow list.
+     *
+     * @param  list<Crop>  $crops
+     */
+    public function growing(array $crops): self
+    {
+        return new self($this->format, $this->version, $this->name, $this->currency, $this->year, $this->lastFrost, $this->electricity, $crops,
+            $this->setups, $this->places, $this->supplies, $this->mixes, $this->containers, $this->trayware, $this->lights, $this->mats,
+            $this->appliances, $this->gear, $this->species, $this->seedLots, $this->methods, $this->nursery, $this->units, $this->firstFrost,
+            $this->confidence, $this->hourlyValue, $this->discountRate, $this->chargeOwned, $this->mixOverage, $this->nurseryTripCost,
+            $this->feed, $this->meta);
+    }
 }

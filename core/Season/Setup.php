@@ -39,4 +39,11 @@ final readonly class Setup
     {
         return $this->overrides[$crop] ?? $this->method;
     }
+
+    /** The same set-up with one crop raised by another method. */
+    public function with(string $crop, string $method): self
+    {
+        return new self($this->id, $this->name, $this->method, [$crop => $method] + $this->overrides, $this->lights, $this->mats,
+            $this->appliances, $this->gear, $this->meta);
+    }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Season\File\FormatPage;
+use App\Docs\FormatPage;
 use JollyPenny\Core\Season\File\InvalidSeason;
 use JollyPenny\Core\Season\File\JsonText;
 use JollyPenny\Core\Season\File\RowReader;

@@ -14,7 +14,7 @@ it('gives whoever opens the page a garden with the demo season at once', functio
 it('lets only our own scripts run', function () {
     $policy = (string) $this->get('/')->headers->get('Content-Security-Policy');
     expect($policy)->toContain("script-src 'self';")->toContain("style-src 'self' 'nonce-")->not->toContain('unsafe-eval')
-        ->and(preg_match("/script-src[^;]*unsafe-inline/", $policy))->toBe(0);
+        ->and(preg_match('/script-src[^;]*unsafe-inline/', $policy))->toBe(0);
 });
 
 it('starts no more than sixty gardens a minute from one address', function () {

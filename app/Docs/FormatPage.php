@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace JollyPenny\Core\Season\File;
+namespace App\Docs;
 
+use JollyPenny\Core\Season\File\SchemaCheck;
 use stdClass;
 
 /** The season file's format in words (docs/season-format.md), read off its JSON Schema so that the two cannot part. */
@@ -13,7 +14,7 @@ final readonly class FormatPage
     {
         /** @var stdClass $schema */
         $schema = json_decode(SchemaCheck::schema(), false, 64, JSON_THROW_ON_ERROR);
-        $page = (string) file_get_contents(__DIR__.'/format-page.md');
+        $page = (string) file_get_contents(__DIR__.'/season-format.md');
 
         return $page."\n".self::table('The season', $schema, []);
     }

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Pictures;
+
+use JollyPenny\Core\Costing\CropResult;
+use JollyPenny\Core\Germination\Viability;
+use JollyPenny\Core\Season\Crop;
+use JollyPenny\Core\Season\SeasonIndex;
+
+/** What a line of the grow list shows beyond the result: seed of a hundred, the strip of sites, what the verdict saves. */
+final readonly class CropLine
+{
+    /** The strip shows no more marks than this. */
+    private const MARKS = 60;
+
+    /**
+     * @param  int  $aliveOfHundred  seed alive at its age and after its test
+     * @param  int  $freshOfHundred  the same seed when fresh
+     * @param  ?int  $comeUpOfHundred  of it, where it is sown
+     * @param  ?array{wanted: int, surplus: int, lost: int, each: int}  $strip  sites by what becomes of them on average; `each` sites to a mark
+     * @param  ?float  $nurseryEach  price of one bought plant
+     * @param  ?float  $saves  money the verdict saves against the other way
+     */
+    private function __construct(
+        public int $age,
+        public int $aliveOfHundred,
+        public int $freshOfHundred,
+        public ?int $comeUpOfHundred,
+        public ?array $strip,
+        public ?float $nurseryEach,
+        public ?float $saves,
+    ) {
+    }
+
+    public static function of(CropResult $result, Crop $crop, SeasonIndex $index): self
+    {
+        $lot = $index->lots[$crop->lot];
+        $viability = Viability::of($lot, $index->species[$lot->species], $index->season->year);
+
+        return new self($viability->age, (int) round(100 * $viability->value), (int) round(100 * $viability->fresh),
+            $result->g === null ? null : (int) round(100 * $result->g), self::strip($result, $crop->wanted),
+            $result->buy_cost === null ? null : $result->buy_cost / $crop->wanted, self::saves($result, $crop->wanted));
+    }
+
+    /** @return ?array{wanted: int, surplus: int, lost: int, each: int} */
+    private static function strip(CropResult $result, int $wanted): ?array
+    {
+        if ($result->sites === null || $result->finished === null) {
+            return null;
+        }
+        // A pricked-out pot holds many: its strip is of plants, never fewer than finish.
+        $units = max($result->sites, (int) ceil($result->finished));
+        $each = max(1, (int) ceil($units / self::MARKS));
+        $filled = (int) round(min($result->finished, $wanted) / $each);
+        $surplus = (int) round(max(0.0, $result->finished - $wanted) / $each);
+
+        return ['wanted' => $filled, 'surplus' => $surplus, 'lost' => max(0, (int) ceil($units / $each) - $filled - $surplus), 'each' => $each];
+    }
+
+    private static function saves(CropResult $result, int $wanted): ?float
+    {
+        if ($result->buy_cost === null || $result->cost === null || $result->extra_cost === null) {
+            return null;
+        }
+        $short = (float) $result->shortfall * $result->buy_cost / $wanted;
+
+        return match ($result->verdict) {
+            'buy' => $result->extra_cost + $short - $result->buy_cost,
+            'grow_along' => $result->buy_cost - $result->extra_cost - $short,
+            default => $result->buy_cost - $result->cost - $short,
+        };
+    }
+}
