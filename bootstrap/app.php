@@ -5,11 +5,13 @@ declare(strict_types=1);
 use App\Http\Middleware\ContentSecurityPolicy;
 use App\Http\Middleware\GardenAtOnce;
 use App\Http\Problem;
+use App\Seasons\RevisionConflict;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use JollyPenny\Core\Season\File\InvalidSeason;
 
 $var = dirname(__DIR__).'/var';
 
@@ -24,6 +26,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->web(append: [ContentSecurityPolicy::class, GardenAtOnce::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport([InvalidSeason::class, RevisionConflict::class]);
         $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::from($e) : null);
     })
     ->create();

@@ -2,15 +2,55 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
+use App\Http\Controllers\ApiDocsController;
+use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\CropController;
+use App\Http\Controllers\HistoryController;
+use App\Http\Controllers\MailboxController;
+use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\SeasonController;
+use App\Http\Controllers\SessionController;
 use App\Http\Controllers\WorkingController;
 use Illuminate\Support\Facades\Route;
 
-Route::prefix('api')->middleware(['auth', 'throttle:edits'])->group(function (): void {
-    Route::get('seasons', [SeasonController::class, 'index']);
-    Route::get('seasons/{season}', [SeasonController::class, 'show'])->whereNumber('season');
-    Route::patch('seasons/{season}', [SeasonController::class, 'update'])->whereNumber('season');
-    Route::get('seasons/{season}/setups/{setup}/workings/{figure}', WorkingController::class)->whereNumber('season');
+Route::prefix('api')->group(function (): void {
+    Route::get('docs', [ApiDocsController::class, 'page']);
+    Route::get('openapi.json', [ApiDocsController::class, 'json']);
+    Route::get('catalogue', [CatalogueController::class, 'index']);
+    Route::get('cautions', [CatalogueController::class, 'cautions']);
+    Route::post('session', [SessionController::class, 'store']);
+    Route::post('password/forgot', [PasswordController::class, 'forgot'])->middleware('throttle:letters');
+    Route::post('password/reset', [PasswordController::class, 'reset'])->middleware('throttle:letters');
 });
 
+Route::prefix('api')->middleware(['auth', 'throttle:edits'])->group(function (): void {
+    Route::get('account', [AccountController::class, 'show']);
+    Route::post('account', [AccountController::class, 'store']);
+    Route::patch('account', [AccountController::class, 'update']);
+    Route::delete('account', [AccountController::class, 'destroy']);
+    Route::get('account/export', [AccountController::class, 'export']);
+    Route::delete('session', [SessionController::class, 'destroy']);
+
+    Route::get('seasons', [SeasonController::class, 'index']);
+    Route::post('seasons', [SeasonController::class, 'store']);
+    Route::prefix('seasons/{season}')->whereNumber('season')->group(function (): void {
+        Route::get('', [SeasonController::class, 'show']);
+        Route::patch('', [SeasonController::class, 'update']);
+        Route::delete('', [SeasonController::class, 'destroy']);
+        Route::post('restore', [SeasonController::class, 'restore']);
+        Route::post('copy', [SeasonController::class, 'copy']);
+        Route::put('archived', [SeasonController::class, 'archive']);
+        Route::get('file', [SeasonController::class, 'file']);
+        Route::post('undo', [HistoryController::class, 'undo']);
+        Route::post('redo', [HistoryController::class, 'redo']);
+        Route::post('crops', [CropController::class, 'store']);
+        Route::post('crops/{crop}/rounds', [CropController::class, 'rounds']);
+        Route::put('crops/{crop}/sow', [CropController::class, 'sow']);
+        Route::get('setups/{setup}/crops/{crop}/choices', [CropController::class, 'choices']);
+        Route::get('setups/{setup}/workings/{figure}', WorkingController::class);
+    });
+});
+
+Route::get('mailbox', MailboxController::class);
 Route::view('/{screen?}', 'app')->where('screen', '(?!api/|build/).*');

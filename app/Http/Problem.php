@@ -23,7 +23,7 @@ final readonly class Problem
         return match (true) {
             $e instanceof InvalidSeason => self::respond(422, 'These values cannot be used', $e->faults[0]->problem.' '.$e->faults[0]->remedy, ['faults' => array_map(
                 fn (Fault $fault): array => ['path' => $fault->path, 'problem' => $fault->problem, 'remedy' => $fault->remedy], $e->faults)]),
-            $e instanceof RevisionConflict => self::respond(409, 'Changed elsewhere', $e->getMessage(), ['revision' => $e->revision]),
+            $e instanceof RevisionConflict => self::respond(409, 'Changed elsewhere', $e->getMessage(), ['revision' => $e->revision, 'conflicts' => $e->conflicts]),
             $e instanceof ValidationException => self::respond(422, 'These values cannot be used', $e->getMessage(), ['faults' => self::fieldFaults($e)]),
             $e instanceof AuthenticationException => self::respond(401, 'Not signed in', 'Open the start page again.'),
             $e instanceof TokenMismatchException => self::respond(419, 'The page is too old', 'Reload the page; what you typed is kept.'),

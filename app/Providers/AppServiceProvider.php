@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Mail\Mailbox;
 use App\Models\User;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Mail\Events\MessageSent;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -17,9 +20,11 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        Event::listen(MessageSent::class, [Mailbox::class, 'keep']);
         // Same origin, whatever name or port the page was opened by.
         Vite::createAssetPathsUsing(fn (string $path): string => '/'.$path);
         RateLimiter::for('edits', fn (Request $request): Limit => Limit::perMinute(1200)
             ->by($request->user() instanceof User ? 'user-'.$request->user()->id : (string) $request->ip()));
+        RateLimiter::for('letters', fn (Request $request): Limit => Limit::perMinute(6)->by((string) $request->ip()));
     }
 }

@@ -4,10 +4,30 @@ declare(strict_types=1);
 
 namespace App\Seasons;
 
+use stdClass;
+
 /** One value changed by a person: where, what it was on their screen, what it is to be. */
 final readonly class Change
 {
-    public function __construct(public DocumentPath $path, public mixed $from, public mixed $to)
+    /** @param  ?int  $at  place in its list of a row taken out, so that undo puts it back there */
+    public function __construct(public DocumentPath $path, public mixed $from, public mixed $to, public ?int $at = null)
     {
+    }
+
+    /** A value of the document as it stands, to be another. */
+    public static function in(stdClass $document, DocumentPath $path, mixed $to): self
+    {
+        return new self($path, $path->get($document), $to, $path->rowIndex($document));
+    }
+
+    public function inverse(): self
+    {
+        return new self($this->path, $this->to, $this->from, $this->at);
+    }
+
+    /** @return array{path: list<string|int>, from: mixed, to: mixed, at: ?int} */
+    public function toArray(): array
+    {
+        return ['path' => $this->path->keys, 'from' => $this->from, 'to' => $this->to, 'at' => $this->at];
     }
 }

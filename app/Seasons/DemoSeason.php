@@ -7,18 +7,27 @@ namespace App\Seasons;
 use App\Models\Season;
 use App\Models\User;
 use JollyPenny\Core\Season\File\JsonText;
+use stdClass;
 
 /** The made-up seasons that come with the application. */
 final class DemoSeason
 {
+    /** The first is the one that a new garden has in it. */
+    public const NAMES = ['pennywhistle', 'gullsend'];
+
     private const FOLDER = 'database/demo';
 
     public function __construct(private readonly SeasonStore $store)
     {
     }
 
-    public function giveTo(User $user, string $name = 'pennywhistle'): Season
+    public function giveTo(User $user): Season
     {
-        return $this->store->import($user, JsonText::parse((string) file_get_contents(base_path(self::FOLDER."/{$name}.json"))));
+        return $this->store->import($user, self::document(self::NAMES[0]));
+    }
+
+    public static function document(string $name): stdClass
+    {
+        return JsonText::parse((string) file_get_contents(base_path(self::FOLDER."/{$name}.json")));
     }
 }

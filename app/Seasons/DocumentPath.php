@@ -29,11 +29,11 @@ final readonly class DocumentPath
     }
 
     /**
-     * Null takes a list's row out; an unknown id puts a new row at the end.
+     * Null takes a list's row out; an unknown id puts a new row at a place of its list, or at the end.
      *
      * @throws InvalidSeason where the path leads nowhere
      */
-    public function set(stdClass $document, mixed $value): void
+    public function set(stdClass $document, mixed $value, ?int $at = null): void
     {
         $target = $document;
         foreach (array_slice($this->keys, 0, -1) as $key) {
@@ -50,7 +50,12 @@ final readonly class DocumentPath
         }
         $last = $this->keys[count($this->keys) - 1];
         if ($target instanceof stdClass) {
-            $target->{$last} = $value;
+            // A set-up's word on a crop is there or not; it is never null.
+            if ($value === null && ($this->keys[count($this->keys) - 2] ?? null) === 'overrides') {
+                unset($target->{$last});
+            } else {
+                $target->{$last} = $value;
+            }
 
             return;
         }
@@ -61,10 +66,24 @@ final readonly class DocumentPath
         if ($value === null) {
             $index === null ?: array_splice($target, $index, 1);
         } elseif ($index === null) {
-            $target[] = $value;
+            array_splice($target, $at ?? count($target), 0, [$value]);
         } else {
             $target[$index] = $value;
         }
+    }
+
+    /** Where in its list the row stands that this path names; null for anything else. */
+    public function rowIndex(stdClass $document): ?int
+    {
+        $list = count($this->keys) === 2 ? $document->{$this->keys[0]} ?? null : null;
+
+        return is_array($list) ? self::indexIn($list, $this->keys[1]) : null;
+    }
+
+    /** Whether a whole row of a list comes or goes here. */
+    public function isRow(stdClass $document): bool
+    {
+        return count($this->keys) === 2 && is_array($document->{$this->keys[0]} ?? null);
     }
 
     /**

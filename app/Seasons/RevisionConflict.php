@@ -6,11 +6,12 @@ namespace App\Seasons;
 
 use RuntimeException;
 
-/** A change made on an older state of the season, to a value that has changed since. */
+/** A change made on an older state of the season, to values that have changed since. */
 final class RevisionConflict extends RuntimeException
 {
-    public function __construct(public readonly int $revision)
+    /** @param  non-empty-list<array{path: list<string|int>, was: mixed, theirs: mixed, yours: mixed}>  $conflicts */
+    public function __construct(public readonly int $revision, public readonly array $conflicts)
     {
-        parent::__construct('This season was changed in another window. Look at the new values and choose.');
+        parent::__construct('This was changed in another window meanwhile. Look at both values and choose.');
     }
 }

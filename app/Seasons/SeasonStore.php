@@ -34,26 +34,54 @@ final class SeasonStore
     }
 
     /**
-     * Writes the parts of a changed document that a change has touched.
+     * Writes the parts of a changed document that changes have touched.
      *
-     * @param  list<array{string, ?string}>  $touched  list and row id, or a key of the season itself and null
+     * @param  list<DocumentPath>  $paths
      */
-    public function save(Season $season, stdClass $document, array $touched): void
+    public function save(Season $season, stdClass $document, array $paths): void
     {
         DB::statement('SET CONSTRAINTS ALL DEFERRED');
-        foreach ($touched as [$list, $id]) {
-            $table = Tables::get()->lists[$list] ?? null;
-            if ($table === null || $id === null) {
-                $season->fill($this->values($document, Tables::get()->columns));
-                $windows = Tables::get()->lists['electricity.windows'];
-                (new $windows->model)->newQuery()->where('season_id', $season->id)->delete();
-                $this->insert($season->id, $windows, $this->listAt($document, 'electricity.windows'));
-            } else {
+        $touched = $moved = [];
+        $own = false;
+        foreach ($paths as $path) {
+            [$list, $id] = $path->touches();
+            if (! isset(Tables::get()->lists[$list]) || $id === null) {
+                $own = true;
+
+                continue;
+            }
+            $touched[$list][$id] = $id;
+            $moved[$list] = ($moved[$list] ?? false) || $path->isRow($document);
+        }
+        if ($own) {
+            $season->fill($this->values($document, Tables::get()->columns));
+            $windows = Tables::get()->lists['electricity.windows'];
+            (new $windows->model)->newQuery()->where('season_id', $season->id)->delete();
+            $this->insert($season->id, $windows, $this->listAt($document, 'electricity.windows'));
+        }
+        // In the order in which rows can name each other.
+        foreach (array_intersect_key(Tables::get()->lists, $touched) as $list => $table) {
+            foreach ($touched[$list] as $id) {
                 $this->saveRow($season->id, $table, $this->listAt($document, $list), $id);
+            }
+            if ($moved[$list]) {
+                $this->number($season->id, $table, $this->listAt($document, $list));
             }
         }
         $season->revision++;
         $season->save();
+    }
+
+    /**
+     * Rows stand in the database in the document's order.
+     *
+     * @param  array<int, mixed>  $rows
+     */
+    private function number(int $season, Table $table, array $rows): void
+    {
+        $name = (new $table->model)->getTable();
+        DB::update("UPDATE {$name} SET position = o.place - 1 FROM json_array_elements_text(?) WITH ORDINALITY AS o (key, place) WHERE season_id = ? AND {$name}.key = o.key AND position <> o.place - 1",
+            [json_encode(array_column($rows, 'id'), JSON_THROW_ON_ERROR), $season]);
     }
 
     /** @param  array<int, mixed>  $rows */

@@ -159,7 +159,8 @@ DB_DATABASE=$2
 DB_USERNAME=jolly
 DB_PASSWORD=$(cat "$VAR/pg.password")
 CACHE_STORE=database
-QUEUE_CONNECTION=sync
+QUEUE_CONNECTION=$([ "$1" = test ] && echo sync || echo database)
+JOLLY_MAILBOX=true
 LOG_CHANNEL=single
 APP_PACKAGES_CACHE=$dir/storage/framework/packages.php
 APP_SERVICES_CACHE=$dir/storage/framework/services.php

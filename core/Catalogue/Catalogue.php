@@ -100,6 +100,7 @@ final class Catalogue
     {
         $row = match ($list) {
             'species' => ($this->species()[$id] ?? null)?->seasonRow(),
+            'seed_lots' => isset($this->species()[$id]) ? ['packet_price' => $this->species()[$id]->packetPrice, 'seeds_per_packet' => $this->species()[$id]->seedsPerPacket] : null,
             'containers' => $this->containers()[$id] ?? null,
             'supplies' => $this->supplies()[$id] ?? null,
             'mixes' => $this->recipes()[$id] ?? null,
@@ -118,7 +119,7 @@ final class Catalogue
      */
     public function source(string $list, string $id): ?string
     {
-        $file = ['lights' => 'lamps', 'mixes' => 'recipes', 'trayware' => 'gear'][$list] ?? $list;
+        $file = ['lights' => 'lamps', 'seed_lots' => 'species', 'mixes' => 'recipes', 'trayware' => 'gear'][$list] ?? $list;
         if ($list === 'methods' || $list === 'setups') {
             $source = self::json($list)[$id]['source'] ?? null;
 

@@ -16,20 +16,20 @@ final readonly class CropLine
     private const MARKS = 60;
 
     /**
-     * @param  int  $aliveOfHundred  seed alive at its age and after its test
-     * @param  int  $freshOfHundred  the same seed when fresh
-     * @param  ?int  $comeUpOfHundred  of it, where it is sown
+     * @param  int  $alive_of_hundred  seed alive at its age and after its test
+     * @param  int  $fresh_of_hundred  the same seed when fresh
+     * @param  ?int  $come_up_of_hundred  of it, where it is sown
      * @param  ?array{wanted: int, surplus: int, lost: int, each: int}  $strip  sites by what becomes of them on average; `each` sites to a mark
-     * @param  ?float  $nurseryEach  price of one bought plant
+     * @param  ?float  $nursery_each  price of one bought plant
      * @param  ?float  $saves  money the verdict saves against the other way
      */
     private function __construct(
         public int $age,
-        public int $aliveOfHundred,
-        public int $freshOfHundred,
-        public ?int $comeUpOfHundred,
+        public int $alive_of_hundred,
+        public int $fresh_of_hundred,
+        public ?int $come_up_of_hundred,
         public ?array $strip,
-        public ?float $nurseryEach,
+        public ?float $nursery_each,
         public ?float $saves,
     ) {
     }

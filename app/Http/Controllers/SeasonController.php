@@ -4,74 +4,114 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Gardener;
+use App\Http\Json;
 use App\Http\Requests\ChangeSeasonRequest;
+use App\Http\Requests\NewSeasonRequest;
+use App\Http\SeasonState;
 use App\Models\Season;
-use App\Models\User;
-use App\Seasons\SeasonAssembler;
 use App\Seasons\SeasonEditor;
+use App\Seasons\SeasonShelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use JollyPenny\Core\Costing\SeasonCosting;
-use JollyPenny\Core\Pictures\SeasonPictures;
-use JollyPenny\Core\Season\File\SeasonReader;
-use JollyPenny\Core\Season\Season as SeasonFile;
-use stdClass;
-use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Illuminate\Http\Response;
+use JollyPenny\Core\Season\File\SeasonWriter;
+use OpenApi\Attributes as OA;
 
-/** A person's seasons: the list, one season with its figures, and changes to it. */
+/** A person's seasons. */
 final class SeasonController
 {
-    public function __construct(private readonly SeasonAssembler $assembler)
+    public function __construct(private readonly Gardener $gardener, private readonly SeasonState $state, private readonly SeasonShelf $shelf)
     {
     }
 
-    public function index(Request $request): JsonResponse
+    #[OA\Get(path: '/api/seasons', operationId: 'listSeasons', summary: 'Your seasons, the last changed first', tags: ['Seasons'])]
+    #[OA\Response(response: 200, description: 'The list', content: new OA\JsonContent(ref: '#/components/schemas/SeasonList'))]
+    public function index(): JsonResponse
     {
-        return self::json(['seasons' => self::user($request)->seasons()->get(['id', 'name', 'revision'])->sortBy('id')->values()]);
+        return Json::of(['seasons' => $this->shelf->lines($this->gardener->user())]);
     }
 
+    #[OA\Post(path: '/api/seasons', operationId: 'createSeason', summary: 'A new season: from the demo, from a season file, or from three answers', tags: ['Seasons'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewSeason'))]
+    #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/SeasonMade'))]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
+    public function store(NewSeasonRequest $request): JsonResponse
+    {
+        return Json::of(['id' => $this->shelf->add($this->gardener->user(), $request->document())->id], 201);
+    }
+
+    #[OA\Get(path: '/api/seasons/{season}', operationId: 'showSeason', summary: 'A season with its figures', tags: ['Seasons'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'setup', in: 'query', required: false, description: 'only this set-up\'s figures', schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'The season', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(response: 404, ref: '#/components/responses/NotFound')]
     public function show(Request $request, int $season): JsonResponse
     {
-        /** @var Season $model */
-        $model = self::user($request)->seasons()->findOrFail($season);
-        $document = $this->assembler->document($model);
-
-        return self::state($model, $document, (new SeasonReader)->trusted($document), $request->query('setup'));
+        return $this->state->answer($this->gardener->kept($season), $request->query('setup'));
     }
 
+    #[OA\Patch(path: '/api/seasons/{season}', operationId: 'changeSeason', summary: 'Change values: all of them or none', tags: ['Seasons'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Changes'))]
+    #[OA\Response(response: 200, description: 'The season as it is now', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(response: 409, ref: '#/components/responses/Conflict')]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function update(ChangeSeasonRequest $request, SeasonEditor $editor, int $season): JsonResponse
     {
-        /** @var Season $owned */
-        $owned = self::user($request)->seasons()->findOrFail($season);
-        [$model, $document, $file] = $editor->apply($owned->id, $request->changes());
-
-        return self::state($model, $document, $file, $request->input('setup'));
+        return $this->state->answer($editor->apply($this->gardener->season($season)->id, $request->changes(), $request->label()), $request->input('setup'));
     }
 
-    /** The season as it is kept, with the figures of one set-up, or of all. */
-    private static function state(Season $model, stdClass $document, SeasonFile $season, mixed $setup): JsonResponse
+    #[OA\Delete(path: '/api/seasons/{season}', operationId: 'deleteSeason', summary: 'Delete a season; it can be had back for 30 days', tags: ['Seasons'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 204, description: 'Deleted')]
+    public function destroy(int $season): Response
     {
-        if ($setup !== null && ! in_array($setup, array_column($season->setups, 'id'), true)) {
-            throw new NotFoundHttpException;
-        }
-        $result = (new SeasonCosting($season))->result(is_string($setup) ? $setup : null);
+        $this->gardener->season($season)->delete();
 
-        return self::json(['id' => $model->id, 'revision' => $model->revision, 'season' => $document, 'result' => $result,
-            'pictures' => (object) SeasonPictures::of($result['setups'], $season)]);
+        return new Response(status: 204);
     }
 
-    private static function user(Request $request): User
+    #[OA\Post(path: '/api/seasons/{season}/restore', operationId: 'restoreSeason', summary: 'Have a deleted season back', tags: ['Seasons'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 204, description: 'It is back')]
+    public function restore(int $season): Response
     {
-        $user = $request->user();
+        /** @var Season $deleted */
+        $deleted = Season::onlyTrashed()->where('user_id', $this->gardener->user()->id)->findOrFail($season);
+        $deleted->restore();
 
-        return $user instanceof User ? $user : throw new NotFoundHttpException;
+        return new Response(status: 204);
     }
 
-    private static function json(mixed $data): JsonResponse
+    #[OA\Post(path: '/api/seasons/{season}/copy', operationId: 'copySeason', summary: 'A copy, for next year or to try things on', tags: ['Seasons'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/SeasonMade'))]
+    public function copy(int $season): JsonResponse
     {
-        $response = new JsonResponse($data);
-        $response->setEncodingOptions(JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+        return Json::of(['id' => $this->shelf->copy($this->gardener->kept($season))->id], 201);
+    }
 
-        return $response;
+    #[OA\Put(path: '/api/seasons/{season}/archived', operationId: 'archiveSeason', summary: 'Put a season away, or take it out again', tags: ['Seasons'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Archived'))]
+    #[OA\Response(response: 204, description: 'Done')]
+    public function archive(Request $request, int $season): Response
+    {
+        $this->gardener->season($season)->update(['archived_at' => $request->boolean('archived') ? now() : null]);
+
+        return new Response(status: 204);
+    }
+
+    #[OA\Get(path: '/api/seasons/{season}/file', operationId: 'downloadSeason', summary: 'The season file', tags: ['Seasons'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 200, description: 'A season file', content: new OA\JsonContent(ref: '#/components/schemas/Season'))]
+    public function file(int $season): Response
+    {
+        $kept = $this->gardener->kept($season);
+        $name = trim((string) preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($kept->model->name)), '-') ?: 'season';
+
+        return new Response((new SeasonWriter)->toJson($kept->file), 200,
+            ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.substr($name, 0, 80).'.json"']);
     }
 }

@@ -4,43 +4,47 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\Season;
-use App\Models\User;
-use App\Seasons\SeasonAssembler;
+use App\Http\Gardener;
+use App\Http\Json;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use JollyPenny\Core\Costing\SeasonCosting;
 use JollyPenny\Core\Costing\SetupCosting;
-use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Workings\CropWorkings;
 use JollyPenny\Core\Workings\NoSuchFigure;
+use JollyPenny\Core\Workings\Origins;
 use JollyPenny\Core\Workings\SetupWorkings;
+use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** How a figure of a set-up, or of one of its crops, comes about. */
 final class WorkingController
 {
-    public function __invoke(Request $request, SeasonAssembler $assembler, int $season, string $setup, string $figure): JsonResponse
+    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/workings/{figure}', operationId: 'working', summary: 'The rule, the formula and its numbers, each with where it came from', tags: ['Workings'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'figure', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'crop', in: 'query', required: false, description: 'a crop\'s figure instead of the set-up\'s', schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'The working', content: new OA\JsonContent(ref: '#/components/schemas/Working'))]
+    #[OA\Response(response: 404, ref: '#/components/responses/NotFound')]
+    public function __invoke(Request $request, Gardener $gardener, int $season, string $setup, string $figure): JsonResponse
     {
-        $user = $request->user();
-        $model = $user instanceof User ? $user->seasons()->findOrFail($season) : null;
-        if (! $model instanceof Season) {
-            throw new NotFoundHttpException;
-        }
-        $costing = new SeasonCosting((new SeasonReader)->trusted($assembler->document($model)));
-        $row = array_column($costing->season->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException;
-        $books = $costing->books($row);
+        $kept = $gardener->kept($season);
+        $costing = new SeasonCosting($kept->file);
+        $books = $costing->books(array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException);
         $result = SetupCosting::of($books);
+        $crop = $request->query('crop');
         try {
-            $crop = $request->query('crop');
             if ($crop === null) {
-                return new JsonResponse((new SetupWorkings($books, $result))->of($figure));
+                $working = (new SetupWorkings($books, $result))->of($figure);
+            } else {
+                $line = array_column($result->crops, null, 'id')[is_string($crop) ? $crop : ''] ?? throw new NotFoundHttpException;
+                $working = (new CropWorkings($books, $line))->of($figure);
             }
-            $cropResult = array_column($result->crops, null, 'id')[is_string($crop) ? $crop : ''] ?? throw new NotFoundHttpException;
-
-            return new JsonResponse((new CropWorkings($books, $cropResult))->of($figure));
         } catch (NoSuchFigure $e) {
             throw new NotFoundHttpException($e->getMessage(), $e);
         }
+
+        return Json::of((new Origins($kept->document))->of($working));
     }
 }

@@ -19,27 +19,39 @@ final class GardenAtOnce
 {
     private const GARDENS_A_MINUTE = 60;
 
+    /** Pages that need no garden: one who comes to sign in gets none. */
+    private const WITHOUT = ['sign-in', 'new-password', 'forgotten', 'mailbox', 'cautions'];
+
     public function __construct(private readonly DemoSeason $demo)
     {
     }
 
     public function handle(Request $request, Closure $next): Response
     {
-        if (Auth::guest() && $request->isMethod('GET') && ! $request->is('api/*')) {
-            $key = 'gardens:'.$request->ip();
-            if (RateLimiter::tooManyAttempts($key, self::GARDENS_A_MINUTE)) {
-                throw new TooManyRequestsHttpException(RateLimiter::availableIn($key), 'Too many gardens were started from here. Wait a minute and open the page again.');
-            }
-            RateLimiter::hit($key);
-            Auth::login(DB::transaction(function (): User {
-                $user = User::query()->create(['trial' => true]);
-                $this->demo->giveTo($user);
-
-                return $user;
-            }), remember: false);
+        $user = Auth::user();
+        if ($user instanceof User) {
+            // Once a day is enough to know that somebody still comes.
+            $user->last_seen_at->gt(now()->subDay()) ?: $user->forceFill(['last_seen_at' => now()])->saveQuietly();
+        } elseif ($request->isMethod('GET') && ! $request->is('api/*', ...self::WITHOUT)) {
+            $this->start($request);
         }
 
         /** @var Response */
         return $next($request);
+    }
+
+    private function start(Request $request): void
+    {
+        $key = 'gardens:'.$request->ip();
+        if (RateLimiter::tooManyAttempts($key, self::GARDENS_A_MINUTE)) {
+            throw new TooManyRequestsHttpException(RateLimiter::availableIn($key), 'Too many gardens were started from here. Wait a minute and open the page again.');
+        }
+        RateLimiter::hit($key);
+        Auth::login(DB::transaction(function (): User {
+            $user = User::query()->create(['trial' => true]);
+            $this->demo->giveTo($user);
+
+            return $user;
+        }), remember: false);
     }
 }

@@ -11,7 +11,7 @@ use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Season\File\JsonText;
 use stdClass;
 
-/** {"changes": [{"path": ["lights", "led", "hours_per_day"], "from": 16, "to": 14}], "setup": "bench"} */
+/** {"changes": [{"path": ["lights", "led", "hours_per_day"], "from": 16, "to": 14}], "label": "lamp hours", "setup": "bench"} */
 final class ChangeSeasonRequest extends FormRequest
 {
     private const MOST = 500;
@@ -28,7 +28,13 @@ final class ChangeSeasonRequest extends FormRequest
             'changes' => ['required', 'array', 'min:1', 'max:'.self::MOST],
             'changes.*.path' => ['required', 'array', 'min:1', 'max:8'],
             'setup' => ['nullable', 'string'],
+            'label' => ['nullable', 'string', 'max:200'],
         ];
+    }
+
+    public function label(): string
+    {
+        return $this->string('label')->value();
     }
 
     /**

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Docs;
+
+use JollyPenny\Core\Catalogue\SpeciesFacts;
+use JollyPenny\Core\Costing\CropChoice;
+use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Pictures\CropLine;
+use JollyPenny\Core\Pictures\PennyStack;
+use JollyPenny\Core\Pictures\Till;
+use JollyPenny\Core\Season\File\SchemaCheck;
+use OpenApi\Attributes as OA;
+use OpenApi\Generator;
+
+/**
+ * The description of the API (OpenAPI 3.1): paths from the controllers' attributes, shapes from the core's value objects and
+ * the season file's schema. `bin/docs` writes it; a test says when it is stale.
+ */
+#[OA\OpenApi(openapi: '3.1.0')]
+#[OA\Info(version: '1', title: 'Jolly Penny', description: 'Seasons, what they cost, and why. Session cookies; changing requests carry the X-XSRF-TOKEN header. Errors are problem details (RFC 9457).')]
+final class OpenApiFile
+{
+    private const FILE = __DIR__.'/../../docs/openapi.json';
+
+    public static function kept(): string
+    {
+        return (string) file_get_contents(self::FILE);
+    }
+
+    public static function text(): string
+    {
+        $api = (new Generator)->setVersion('3.1.0')->generate([__DIR__.'/../Http/Controllers', __FILE__], validate: false);
+        /** @var array<string, mixed> $document */
+        $document = json_decode((string) $api?->toJson(), true, 64, JSON_THROW_ON_ERROR);
+        $document['components'] = ['schemas' => self::schemas(), 'responses' => self::responses()];
+
+        return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+    }
+
+    /** @return array<string, mixed> */
+    private static function schemas(): array
+    {
+        $shapes = new Shapes;
+        $result = $shapes->of(SetupResult::class);
+        [$till, $stack, $line, $choice, $species] = array_map($shapes->of(...), [Till::class, PennyStack::class, CropLine::class, CropChoice::class, SpeciesFacts::class]);
+        $season = json_decode(SchemaCheck::schema(), true, 64, JSON_THROW_ON_ERROR);
+        unset($season['$schema'], $season['$id'], $season['$defs']);
+        $text = ['type' => 'string'];
+        $whole = ['type' => 'integer'];
+        $flag = ['type' => 'boolean'];
+        $maybe = ['type' => ['string', 'null']];
+        $list = fn (array $items): array => ['type' => 'array', 'items' => $items];
+        $map = fn (array $of): array => ['type' => 'object', 'additionalProperties' => $of];
+        $path = $list(['type' => ['string', 'integer']]);
+        $any = ['description' => 'any value of a season file'];
+
+        return [
+            'Season' => self::everyKey($season),
+            ...$shapes->schemas,
+            'Result' => self::object(['format' => $text, 'version' => $whole, 'setups' => $list($result)]),
+            'CropPicture' => self::object(['line' => $line, 'stack' => ['oneOf' => [$stack, ['type' => 'null']]], 'till' => $till, 'shown' => ['type' => ['object', 'null'], 'additionalProperties' => ['type' => 'number']]]),
+            'SetupPicture' => self::object(['till' => $till, 'crops' => $map(['$ref' => '#/components/schemas/CropPicture'])]),
+            'SeasonState' => self::object(['id' => $whole, 'revision' => $whole, 'season' => ['$ref' => '#/components/schemas/Season'], 'result' => ['$ref' => '#/components/schemas/Result'],
+                'pictures' => $map(['$ref' => '#/components/schemas/SetupPicture']), 'history' => self::object(['undo' => $maybe, 'redo' => $maybe]), 'unknown' => $list($text)], ['unknown']),
+            'SeasonLine' => self::object(['id' => $whole, 'name' => $text, 'revision' => $whole, 'year' => $whole, 'last_frost' => $text, 'crops' => $whole, 'plants' => $whole, 'setups' => $whole, 'changed_at' => $maybe, 'archived' => $flag]),
+            'SeasonList' => self::object(['seasons' => $list(['$ref' => '#/components/schemas/SeasonLine'])]),
+            'SeasonMade' => self::object(['id' => $whole]),
+            'NewSeason' => self::object(['from' => ['enum' => ['demo', 'file', 'answers']], 'demo' => $text, 'text' => $text, 'name' => $text, 'last_frost' => $text, 'rate' => ['type' => 'number'],
+                'currency' => $text, 'metric' => $flag, 'have' => $list($text)], ['demo', 'text', 'name', 'last_frost', 'rate', 'currency', 'metric', 'have']),
+            'Archived' => self::object(['archived' => $flag]),
+            'Change' => self::object(['path' => $path, 'from' => $any, 'to' => $any]),
+            'Changes' => self::object(['changes' => $list(['$ref' => '#/components/schemas/Change']), 'label' => $text, 'setup' => $maybe], ['label', 'setup']),
+            'NewCrops' => self::object(['text' => $text, 'species' => $text, 'lot' => $text, 'wanted' => $whole, 'setup' => $maybe], ['text', 'species', 'lot', 'wanted', 'setup']),
+            'Rounds' => self::object(['every_days' => $whole, 'times' => $whole, 'setup' => $maybe], ['setup']),
+            'Said' => self::object(['words' => $text, 'setup' => $text]),
+            'Choices' => self::object(['methods' => $list($choice), 'lots' => $list($choice), 'cautions' => $list(['$ref' => '#/components/schemas/Warned'])]),
+            'Warned' => self::object(['id' => $text, 'title' => $text, 'text' => $text]),
+            'Cautions' => self::object(['cautions' => $list(['$ref' => '#/components/schemas/Warned'])]),
+            'Catalogue' => self::object(['species' => $list($species), 'schools' => $map($text), 'setups' => $list(self::object(['id' => $text, 'name' => $text]))]),
+            'Term' => self::object(['label' => $text, 'value' => ['type' => ['number', 'string', 'null']], 'unit' => $text, 'path' => ['oneOf' => [$path, ['type' => 'null']]], 'working' => $maybe,
+                'origin' => ['enum' => ['you', 'catalogue', 'test', 'computed']], 'source' => $maybe]),
+            'Working' => self::object(['figure' => $text, 'title' => $text, 'value' => ['type' => ['number', 'null']], 'unit' => $text, 'rule' => $text, 'formula' => $text, 'terms' => $list(['$ref' => '#/components/schemas/Term'])]),
+            'Account' => self::object(['email' => $maybe, 'trial' => $flag, 'mailbox' => $flag]),
+            'Credentials' => self::object(['email' => $text, 'password' => $text]),
+            'AccountChange' => self::object(['email' => $text, 'password' => $text, 'current_password' => $text], ['email', 'password']),
+            'CurrentPassword' => self::object(['current_password' => $text], ['current_password']),
+            'Email' => self::object(['email' => $text]),
+            'Reset' => self::object(['email' => $text, 'token' => $text, 'password' => $text]),
+            'Export' => self::object(['format' => $text, 'version' => $whole, 'email' => $maybe, 'created_at' => $maybe, 'seasons' => $list(['type' => 'object'])]),
+            'Fault' => self::object(['path' => $text, 'problem' => $text, 'remedy' => $text]),
+            'Conflict' => self::object(['path' => $path, 'was' => $any, 'theirs' => $any, 'yours' => $any]),
+            'Problem' => self::object(['type' => $text, 'title' => $text, 'status' => $whole, 'detail' => $text, 'faults' => $list(['$ref' => '#/components/schemas/Fault']),
+                'revision' => $whole, 'conflicts' => $list(['$ref' => '#/components/schemas/Conflict'])], ['faults', 'revision', 'conflicts']),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function responses(): array
+    {
+        $problem = fn (string $words): array => ['description' => $words, 'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]]];
+
+        return ['NotFound' => $problem('There is no such thing in your garden'), 'Faults' => $problem('Values that cannot be used, each with what to do'),
+            'Conflict' => $problem('Changed elsewhere meanwhile: both values, to choose from'), 'TooMany' => $problem('Too many tries')];
+    }
+
+    /**
+     * @param  array<string, mixed>  $properties
+     * @param  list<string>  $optional
+     * @return array<string, mixed>
+     */
+    private static function object(array $properties, array $optional = []): array
+    {
+        return ['type' => 'object', 'properties' => $properties, 'required' => array_values(array_diff(array_keys($properties), $optional))];
+    }
+
+    /**
+     * The API writes every key of a season, defaults too (save "meta", and how much is sown as sites or as seeds).
+     *
+     * @param  array<string, mixed>  $schema
+     * @return array<string, mixed>
+     */
+    private static function everyKey(array $schema): array
+    {
+        foreach ($schema as $key => $value) {
+            if (is_array($value)) {
+                $schema[$key] = isset($value['$ref']) ? ['type' => 'object'] : self::everyKey($value);
+            }
+        }
+        if (is_array($schema['properties'] ?? null) && array_is_list((array) ($schema['required'] ?? []))) {
+            $schema['required'] = array_values(array_diff(array_keys($schema['properties']), ['meta', 'sites', 'seeds']));
+        }
+
+        return $schema;
+    }
+}

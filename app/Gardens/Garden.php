@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardens;
+
+use App\Models\Season;
+use App\Models\SeasonChange;
+use App\Models\User;
+use App\Seasons\SeasonAssembler;
+use Illuminate\Support\Facades\DB;
+
+/** A person's whole garden: brought along when they sign in, given out in one file, cleared when nobody comes back. */
+final class Garden
+{
+    private const TRIAL_DAYS = 30;
+
+    /** Deleted seasons can be had back for as long. */
+    private const DELETED_DAYS = 30;
+
+    public function __construct(private readonly SeasonAssembler $assembler)
+    {
+    }
+
+    /** What was typed in a trial garden becomes the account's; the untouched demo stays behind. */
+    public function bringAlong(User $trial, User $account): void
+    {
+        DB::transaction(function () use ($trial, $account): void {
+            $first = $trial->seasons()->min('id');
+            $trial->seasons()->where(fn ($query) => $query->where('revision', '>', 1)->orWhere('id', '<>', $first))->update(['user_id' => $account->id]);
+            $trial->delete();
+        });
+    }
+
+    /** @return array<string, mixed> */
+    public function export(User $user): array
+    {
+        $seasons = [];
+        /** @var Season $season */
+        foreach ($user->seasons()->orderBy('id')->get() as $season) {
+            $history = [];
+            /** @var SeasonChange $step */
+            foreach ($season->changes()->orderBy('id')->get() as $step) {
+                $history[] = ['label' => $step->label, 'undone' => $step->undone, 'at' => $step->created_at?->toIso8601String(), 'changes' => json_decode($step->changes)];
+            }
+            $seasons[] = ['archived' => $season->archived_at !== null, 'changed_at' => $season->updated_at?->toIso8601String(),
+                'season' => $this->assembler->document($season), 'history' => $history];
+        }
+
+        return ['format' => 'jolly-penny/export', 'version' => 1, 'email' => $user->email, 'created_at' => $user->created_at?->toIso8601String(), 'seasons' => $seasons];
+    }
+
+    /** @return array{int, int} gardens and seasons cleared */
+    public function clear(): array
+    {
+        $gardens = User::query()->where('trial', true)->where('last_seen_at', '<', now()->subDays(self::TRIAL_DAYS))->delete();
+        $seasons = Season::onlyTrashed()->where('deleted_at', '<', now()->subDays(self::DELETED_DAYS))->forceDelete();
+
+        return [is_int($gardens) ? $gardens : 0, is_int($seasons) ? $seasons : 0];
+    }
+}

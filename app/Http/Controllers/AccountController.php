@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Gardens\Garden;
+use App\Http\Gardener;
+use App\Http\Json;
+use App\Http\Requests\AccountRequest;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use OpenApi\Attributes as OA;
+
+/** The account behind a garden: kept with an e-mail and a password, changed, exported, deleted. */
+final class AccountController
+{
+    public function __construct(private readonly Gardener $gardener, private readonly Garden $garden)
+    {
+    }
+
+    #[OA\Get(path: '/api/account', operationId: 'showAccount', summary: 'Whose garden this is', tags: ['Account'])]
+    #[OA\Response(response: 200, description: 'The account', content: new OA\JsonContent(ref: '#/components/schemas/Account'))]
+    public function show(): JsonResponse
+    {
+        $user = $this->gardener->user();
+
+        return Json::of(['email' => $user->email, 'trial' => $user->trial, 'mailbox' => (bool) config('jolly.mailbox')]);
+    }
+
+    #[OA\Post(path: '/api/account', operationId: 'keepGarden', summary: 'Keep this garden with an e-mail and a password', tags: ['Account'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Credentials'))]
+    #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Account'))]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
+    public function store(AccountRequest $request): JsonResponse
+    {
+        $user = $this->gardener->user();
+        abort_unless($user->trial, 409, 'This garden has an account already.');
+        $user->update(['email' => $request->email(), 'password' => $request->string('password')->value(), 'trial' => false]);
+        $request->session()->regenerate();
+
+        return $this->show();
+    }
+
+    #[OA\Patch(path: '/api/account', operationId: 'changeAccount', summary: 'Change e-mail or password', tags: ['Account'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/AccountChange'))]
+    #[OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Account'))]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
+    public function update(AccountRequest $request): JsonResponse
+    {
+        $user = $this->gardener->user();
+        abort_if($user->trial, 409, 'Keep this garden with an e-mail and a password first.');
+        if ($request->filled('password')) {
+            DB::table('sessions')->where('user_id', $user->id)->where('id', '<>', $request->session()->getId())->delete();
+            $user->update(['password' => $request->string('password')->value()]);
+        }
+        if ($request->filled('email')) {
+            $user->update(['email' => $request->email()]);
+        }
+        $request->session()->regenerate();
+
+        return $this->show();
+    }
+
+    #[OA\Delete(path: '/api/account', operationId: 'deleteAccount', summary: 'Delete the garden with everything in it', tags: ['Account'])]
+    #[OA\RequestBody(required: false, content: new OA\JsonContent(ref: '#/components/schemas/CurrentPassword'))]
+    #[OA\Response(response: 204, description: 'Deleted')]
+    public function destroy(Request $request): Response
+    {
+        $user = $this->gardener->user();
+        $user->trial ?: $request->validate(['current_password' => ['required', 'current_password']], ['current_password.*' => 'That is not your password.']);
+        Auth::logout();
+        $user->delete();
+        $request->session()->invalidate();
+
+        return new Response(status: 204);
+    }
+
+    #[OA\Get(path: '/api/account/export', operationId: 'exportAccount', summary: 'All your data in one file', tags: ['Account'])]
+    #[OA\Response(response: 200, description: 'E-mail, every season as its file, and its history', content: new OA\JsonContent(ref: '#/components/schemas/Export'))]
+    public function export(): Response
+    {
+        return new Response((string) json_encode($this->garden->export($this->gardener->user()), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION),
+            200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="jolly-penny.json"']);
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Gardener;
+use App\Http\Json;
+use App\Http\SeasonState;
+use App\Seasons\SeasonEditor;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use InvalidArgumentException;
+use JollyPenny\Core\Catalogue\GrowList;
+use JollyPenny\Core\Catalogue\NotInCatalogue;
+use JollyPenny\Core\Catalogue\PastedLine;
+use JollyPenny\Core\Catalogue\SeasonDraft;
+use JollyPenny\Core\Cautions\Caution;
+use JollyPenny\Core\Cautions\CautionsFor;
+use JollyPenny\Core\Costing\CropChoices;
+use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Sowing\SaidAmount;
+use OpenApi\Attributes as OA;
+use stdClass;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Lines of the grow list: adding them, repeating them, saying how much to sow, and the other ways they could go. */
+final class CropController
+{
+    private const MOST_ROUNDS = 26;
+
+    public function __construct(private readonly Gardener $gardener, private readonly SeasonState $state, private readonly SeasonEditor $editor)
+    {
+    }
+
+    #[OA\Post(path: '/api/seasons/{season}/crops', operationId: 'addCrops', summary: 'Add crops: a pasted list, a species of the catalogue, or seed from the drawer', tags: ['Grow list'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewCrops'))]
+    #[OA\Response(response: 200, description: 'The season as it is now; `unknown` holds what was not understood', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
+    public function store(Request $request, int $season): JsonResponse
+    {
+        $input = $request->validate(['text' => ['nullable', 'string', 'max:20000'], 'species' => ['nullable', 'string'], 'lot' => ['nullable', 'string'],
+            'wanted' => ['nullable', 'integer', 'between:1,100000'], 'setup' => ['nullable', 'string']]);
+        $unknown = [];
+        $kept = $this->editor->edit($this->gardener->season($season)->id, 'crops added', function (stdClass $document) use ($input, &$unknown): array {
+            $draft = new SeasonDraft($document);
+            $list = new GrowList($draft);
+            try {
+                match (true) {
+                    isset($input['species']) => $list->addSpecies($input['species'], $input['wanted'] ?? null),
+                    isset($input['lot']) => $list->addLot($input['lot'], $input['wanted'] ?? null),
+                    default => $unknown = $list->addPasted($input['text'] ?? ''),
+                };
+            } catch (NotInCatalogue $e) {
+                throw ValidationException::withMessages(['species' => $e->getMessage()]);
+            }
+
+            return $draft->edits();
+        });
+
+        return $this->state->answer($kept, $input['setup'] ?? null, ['unknown' => array_map(fn (PastedLine $line): string => $line->text, $unknown)]);
+    }
+
+    #[OA\Post(path: '/api/seasons/{season}/crops/{crop}/rounds', operationId: 'addRounds', summary: 'Sow again every so many days, so many times', tags: ['Grow list'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'crop', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Rounds'))]
+    #[OA\Response(response: 200, description: 'The season as it is now', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    public function rounds(Request $request, int $season, string $crop): JsonResponse
+    {
+        $input = $request->validate(['every_days' => ['required', 'integer', 'between:1,180'], 'times' => ['required', 'integer', 'between:1,'.self::MOST_ROUNDS], 'setup' => ['nullable', 'string']]);
+        $kept = $this->editor->edit($this->gardener->season($season)->id, 'rounds', function (stdClass $document) use ($input, $crop): array {
+            $draft = new SeasonDraft($document);
+            $row = array_column($draft->rows('crops'), null, 'id')[$crop] ?? throw new NotFoundHttpException;
+            (new GrowList($draft))->addRounds($row, (int) $input['every_days'], (int) $input['times']);
+
+            return $draft->edits();
+        });
+
+        return $this->state->answer($kept, $input['setup'] ?? null);
+    }
+
+    #[OA\Put(path: '/api/seasons/{season}/crops/{crop}/sow', operationId: 'sayHowMuch', summary: 'How much to sow, in words: "nine for six", "two rows", "by rule"', tags: ['Grow list'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'crop', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Said'))]
+    #[OA\Response(response: 200, description: 'The season as it is now', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
+    public function sow(Request $request, int $season, string $crop): JsonResponse
+    {
+        $input = $request->validate(['words' => ['present', 'nullable', 'string', 'max:80'], 'setup' => ['required', 'string']]);
+        $now = $this->gardener->kept($season);
+        [$row, $setup] = self::find($now->file, $crop, $input['setup']);
+        $method = array_column($now->file->methods, null, 'id')[$setup->methodFor($crop)] ?? null;
+        if ($method === null) {
+            throw ValidationException::withMessages(['words' => 'This set-up buys the crop: there is nothing to sow.']);
+        }
+        $containers = array_column($now->file->containers, null, 'id');
+        try {
+            $said = SaidAmount::of((string) $input['words'], $row->wanted, array_column($now->file->seedLots, null, 'id')[$row->lot], $method,
+                $containers[$method->stages[0]->container ?? ''] ?? null);
+        } catch (InvalidArgumentException $e) {
+            throw ValidationException::withMessages(['words' => $e->getMessage()]);
+        }
+        $sow = $said->sites === null && $said->seeds === null ? null
+            : (object) array_filter(['method' => $method->id, 'sites' => $said->sites, 'seeds' => $said->seeds], fn (mixed $value): bool => $value !== null);
+        $edits = [['path' => ['crops', $crop, 'sow'], 'to' => $sow]];
+        if ($said->wanted !== null) {
+            array_push($edits, ['path' => ['crops', $crop, 'wanted'], 'to' => $said->wanted], ['path' => ['crops', $crop, 'split'], 'to' => null]);
+        }
+
+        return $this->state->answer($this->editor->edit($now->model->id, 'how much to sow', fn (): array => $edits), $setup->id);
+    }
+
+    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/crops/{crop}/choices', operationId: 'cropChoices', summary: 'What the crop would cost by every other method and from every other lot', tags: ['Grow list'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'crop', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'The choices', content: new OA\JsonContent(ref: '#/components/schemas/Choices'))]
+    public function choices(int $season, string $setup, string $crop): JsonResponse
+    {
+        $kept = $this->gardener->kept($season);
+        [$line, $row] = self::find($kept->file, $crop, $setup);
+        $choices = new CropChoices($kept->file);
+
+        return Json::of(['methods' => $choices->methods($row, $crop), 'lots' => $choices->lots($row, $crop),
+            'cautions' => array_map(fn (Caution $caution): array => ['id' => $caution->value, 'title' => $caution->title(), 'text' => $caution->text()],
+                (new CautionsFor($kept->file))->crop($row, $line))]);
+    }
+
+    /** @return array{\JollyPenny\Core\Season\Crop, Setup} */
+    private static function find(Season $season, string $crop, string $setup): array
+    {
+        return [array_column($season->crops, null, 'id')[$crop] ?? throw new NotFoundHttpException,
+            array_column($season->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException];
+    }
+}

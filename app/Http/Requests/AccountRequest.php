@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\User;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Password;
+
+/** E-mail and password: both to keep a garden, either with the current password to change it. */
+final class AccountRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return true;
+    }
+
+    protected function prepareForValidation(): void
+    {
+        if (is_string($this->input('email'))) {
+            $this->merge(['email' => mb_strtolower(trim($this->string('email')->value()))]);
+        }
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $user = $this->user();
+        $id = $user instanceof User ? $user->id : null;
+        $change = $this->isMethod('PATCH');
+
+        return [
+            'email' => [$change ? 'nullable' : 'required', 'email', 'max:255', Rule::unique('users', 'email')->ignore($id)],
+            'password' => [$change ? 'nullable' : 'required', 'string', 'max:1000', Password::min(8)],
+            'current_password' => $change ? ['required', 'current_password'] : ['nullable'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'email.unique' => 'There is an account with this e-mail. Sign in instead; what you typed here comes along.',
+            'email.*' => 'Type an e-mail address, such as name@example.org.',
+            'password.*' => 'Take a password of at least 8 characters.',
+            'current_password.*' => 'That is not your present password.',
+        ];
+    }
+
+    public function email(): string
+    {
+        return $this->string('email')->value();
+    }
+}

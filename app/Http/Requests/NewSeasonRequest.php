@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Seasons\DemoSeason;
+use Illuminate\Foundation\Http\FormRequest;
+use JollyPenny\Core\Catalogue\Starter;
+use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Season\File\InvalidSeason;
+use JollyPenny\Core\Season\File\JsonText;
+use JollyPenny\Core\Season\File\SeasonReader;
+use stdClass;
+
+/** A new season: {"from": "demo"}, {"from": "file", "text": "…"} or {"from": "answers", "last_frost", "rate", "have", …}. */
+final class NewSeasonRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return true;
+    }
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [
+            'from' => ['required', 'in:demo,file,answers'],
+            'demo' => ['nullable', 'in:'.implode(',', DemoSeason::NAMES)],
+            'text' => ['required_if:from,file', 'string', 'max:'.JsonText::MAX_BYTES],
+            'name' => ['nullable', 'string', 'max:200'],
+            'last_frost' => ['required_if:from,answers', 'date_format:Y-m-d'],
+            'rate' => ['required_if:from,answers', 'numeric', 'between:0,1000'],
+            'currency' => ['nullable', 'regex:/^[A-Z]{3}$/'],
+            'metric' => ['nullable', 'boolean'],
+            'have' => ['nullable', 'array'],
+            'have.*' => ['in:'.implode(',', array_keys(Starter::THINGS))],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'last_frost.*' => 'Give the date of your last frost as year-month-day: 2027-05-28.',
+            'rate.*' => 'Give the price of a kWh as a number from 0 to 1000.',
+            'text.max' => 'The file is over 5 MB. A season is far smaller: check that it is the right file.',
+            'text.required_if' => 'The file is empty. Give a season file.',
+        ];
+    }
+
+    /**
+     * The new season's document, checked.
+     *
+     * @throws InvalidSeason
+     */
+    public function document(): stdClass
+    {
+        $document = match ($this->string('from')->value()) {
+            'file' => JsonText::parse($this->string('text')->value()),
+            'answers' => $this->answers(),
+            default => DemoSeason::document($this->string('demo')->value() ?: DemoSeason::NAMES[0]),
+        };
+        (new SeasonReader)->readDocument($document);
+
+        return $document;
+    }
+
+    private function answers(): stdClass
+    {
+        $frost = Day::parse($this->string('last_frost')->value());
+        /** @var list<string> $have */
+        $have = array_values((array) $this->input('have', []));
+
+        return Starter::season($this->string('name')->value() ?: 'Spring '.$frost->year(), $frost, $this->float('rate'),
+            $this->string('currency')->value() ?: 'USD', $this->boolean('metric'), $have);
+    }
+}

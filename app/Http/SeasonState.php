@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Seasons\History;
+use App\Seasons\KeptSeason;
+use Illuminate\Http\JsonResponse;
+use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Pictures\SeasonPictures;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** A season as it is kept, with the figures of one set-up or of all, what a screen draws of them, and what undo would do. */
+final readonly class SeasonState
+{
+    public function __construct(private History $history)
+    {
+    }
+
+    /**
+     * @param  mixed  $setup  id of the set-up on screen, or null for all
+     * @param  array<string, mixed>  $more  what else the answer tells
+     */
+    public function answer(KeptSeason $kept, mixed $setup, array $more = []): JsonResponse
+    {
+        if ($setup !== null && ! in_array($setup, array_column($kept->file->setups, 'id'), true)) {
+            throw new NotFoundHttpException('This season has no such set-up.');
+        }
+        $result = (new SeasonCosting($kept->file))->result(is_string($setup) ? $setup : null);
+
+        return Json::of(['id' => $kept->model->id, 'revision' => $kept->model->revision, 'season' => $kept->document, 'result' => $result,
+            'pictures' => (object) SeasonPictures::of($result['setups'], $kept->file), 'history' => $this->history->words($kept->model), ...$more]);
+    }
+}

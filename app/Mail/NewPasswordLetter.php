@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Mail;
+
+use Illuminate\Mail\Mailable;
+use Illuminate\Mail\Mailables\Content;
+use Illuminate\Mail\Mailables\Envelope;
+
+/** The letter with the link to set a new password. */
+final class NewPasswordLetter extends Mailable
+{
+    public function __construct(private readonly string $email, private readonly string $token)
+    {
+    }
+
+    public function envelope(): Envelope
+    {
+        return new Envelope(subject: 'A new password for Jolly Penny');
+    }
+
+    public function content(): Content
+    {
+        return new Content(text: 'letters.new-password', with: ['link' => url('/new-password').'?'.http_build_query(['email' => $this->email, 'token' => $this->token])]);
+    }
+}

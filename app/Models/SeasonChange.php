@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * One step of a season's history: what undo takes back and redo does again.
+ *
+ * @property int $id
+ * @property int $season_id
+ * @property string $label  in the person's words: "lamp hours"
+ * @property string $changes  JSON: [{path, from, to, at}]
+ * @property bool $undone
+ * @property ?Carbon $created_at
+ */
+final class SeasonChange extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = ['id'];
+
+    /** @var array<string, string> */
+    protected $casts = ['undone' => 'boolean'];
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Cautions;
+
+use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Catalogue\SeasonDraft;
+use JollyPenny\Core\Catalogue\SpeciesNames;
+use JollyPenny\Core\Season\Container;
+use JollyPenny\Core\Season\Crop;
+use JollyPenny\Core\Season\Method;
+use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\Setup;
+
+/** The cautions that belong to raising a crop in a set-up, the gravest first. */
+final readonly class CautionsFor
+{
+    public function __construct(private Season $season, private Catalogue $catalogue = new Catalogue)
+    {
+    }
+
+    /** @return list<Caution> */
+    public function crop(Setup $setup, Crop $crop): array
+    {
+        $method = array_column($this->season->methods, null, 'id')[$setup->methodFor($crop->id)] ?? null;
+        $found = $method === null ? [] : $this->method($setup, $method);
+        $species = $this->species($crop);
+        if ($species !== null) {
+            $found[] = $species;
+        }
+        if (($crop->split->sell ?? 0) > 0) {
+            $found[] = Caution::Selling;
+        }
+
+        return array_values(array_filter(Caution::cases(), fn (Caution $caution): bool => in_array($caution, $found, true)));
+    }
+
+    /** @return list<Caution> */
+    private function method(Setup $setup, Method $method): array
+    {
+        $mixes = array_column($this->season->mixes, null, 'id');
+        $containers = array_column($this->season->containers, null, 'id');
+        $found = [];
+        foreach ($method->stages as $stage) {
+            $container = $stage->container === null ? null : $containers[$stage->container];
+            $mix = $stage->mix === null ? null : $mixes[$stage->mix] ?? null;
+            $found = [...$found, ...array_keys(array_filter([
+                Caution::Electricity->value => ($stage->light && $setup->lights !== []) || ($stage->mat && $setup->mats !== []),
+                Caution::Fire->value => $stage->mat && $setup->mats !== [],
+                Caution::Mercury->value => $stage->light && $this->hasTubes($setup),
+                Caution::BoilingWater->value => ($mix->kwhPerL ?? 0.0) > 0.0,
+                Caution::Dust->value => $mix !== null,
+                Caution::Bleach->value => $container !== null && ! $container->singleUse && $container->packPrice > 0.0,
+                Caution::Cutting->value => $container !== null && self::saved($container),
+                Caution::Kitchen->value => $container !== null && self::saved($container),
+                Caution::Film->value => $stage->trayware !== [],
+            ]))];
+        }
+
+        return array_map(Caution::from(...), array_values(array_unique($found)));
+    }
+
+    private function species(Crop $crop): ?Caution
+    {
+        $lot = array_column($this->season->seedLots, null, 'id')[$crop->lot];
+        $species = array_column($this->season->species, null, 'id')[$lot->species];
+        $known = $this->catalogue->species();
+        $mark = $species->meta === null ? null : $species->meta->{SeasonDraft::MARK} ?? null;
+        $facts = $known[is_string($mark) ? $mark : ''] ?? (new SpeciesNames($known))->find($species->name);
+
+        return Caution::tryFrom($facts->caution ?? '');
+    }
+
+    private function hasTubes(Setup $setup): bool
+    {
+        foreach ($this->season->lights as $light) {
+            if (in_array($light->id, $setup->lights, true) && preg_match('/tube|fluoresc/i', $light->name) === 1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Something from the bin: it cost nothing and is used more than once, or is a saved jug. */
+    private static function saved(Container $container): bool
+    {
+        return $container->packPrice <= 0.0 && ! $container->singleUse;
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+/** @return array<string, mixed> */
+function change(array $path, mixed $from, mixed $to): array
+{
+    return ['changes' => [['path' => $path, 'from' => $from, 'to' => $to]], 'label' => implode(' ', array_filter($path, is_string(...))), 'setup' => 'bench'];
+}
+
+/** The season without its revision. */
+function document(object $test, int $id): array
+{
+    return $test->getJson("/api/seasons/{$id}?setup=bench")->json('season');
+}
+
+it('takes back and does again whatever was changed', function (array $path, mixed $from, mixed $to) {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $before = document($this, $season->id);
+    $this->patchJson("/api/seasons/{$season->id}", change($path, $from, $to))->assertOk();
+    $after = document($this, $season->id);
+    expect($after)->not->toEqual($before);
+    $undone = $this->postJson("/api/seasons/{$season->id}/undo?setup=bench")->assertOk();
+    expect($undone->json('season'))->toEqual($before)->and($undone->json('history.undo'))->toBeNull()->and($undone->json('history.redo'))->not->toBeNull();
+    expect($this->postJson("/api/seasons/{$season->id}/redo?setup=bench")->json('season'))->toEqual($after)
+        ->and($this->postJson("/api/seasons/{$season->id}/undo?setup=bench")->json('season'))->toEqual($before);
+})->with([
+    'a number' => [['lights', 'led', 'hours_per_day'], 16, 12],
+    'a date' => [['last_frost'], '2027-05-28', '2027-05-20'],
+    'a split' => [['crops', 'copper-kettle', 'split'], null, ['keep' => 4, 'give' => 2, 'sell' => 0]],
+    'a stage' => [['methods', 'cells-pots', 'stages', 1, 'days'], 18, 20],
+    'an override' => [['setups', 'bench', 'overrides', 'ink-pot'], null, 'blocks'],
+    'a packet to own seed' => [['seed_lots', 'egg', 'test'], null, ['sown' => 20, 'sprouted' => 17]],
+]);
+
+it('takes a crop out with what a set-up said of it, and puts it back in its place', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $before = document($this, $season->id);
+    $row = array_column($before['crops'], null, 'id')['glasshouse-bib'];
+    $this->patchJson("/api/seasons/{$season->id}", change(['crops', 'glasshouse-bib'], $row, null))->assertOk();
+    $without = document($this, $season->id);
+    expect(array_column($without['crops'], 'id'))->not->toContain('glasshouse-bib')->and($without['setups'][0]['overrides'])->not->toHaveKey('glasshouse-bib');
+    expect($this->postJson("/api/seasons/{$season->id}/undo?setup=bench")->json('season'))->toEqual($before);
+});
+
+it('forgets what was taken back once something else is changed', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $this->patchJson("/api/seasons/{$season->id}", change(['confidence'], 0.9, 0.8));
+    $this->postJson("/api/seasons/{$season->id}/undo");
+    $this->patchJson("/api/seasons/{$season->id}", change(['year'], 2027, 2028));
+    $answer = $this->postJson("/api/seasons/{$season->id}/redo?setup=bench")->assertOk();
+    expect($answer->json('history'))->toBe(['undo' => 'year', 'redo' => null])->and($answer->json('season.confidence'))->toBe(0.9);
+});
+
+it('shows both values where two windows changed the same, and takes the choice', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], 16, 12))->assertOk();
+    $conflict = $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], 16, 10))->assertStatus(409)->json('conflicts.0');
+    expect($conflict)->toEqual(['path' => ['lights', 'led', 'hours_per_day'], 'was' => 16, 'theirs' => 12.0, 'yours' => 10]);
+    $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], $conflict['theirs'], 10))->assertOk();
+    // Two windows that change different things do not disturb each other.
+    $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'watts'], 42, 40))->assertOk();
+});
+
+it('adds a pasted list, says what it did not understand, and undoes all of it at once', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $before = document($this, $season->id);
+    $answer = $this->postJson("/api/seasons/{$season->id}/crops", ['text' => "8 sweet pepper, 6 paste tomato\n3 moonfruit", 'setup' => 'bench'])->assertOk();
+    expect($answer->json('unknown'))->toBe(['3 moonfruit'])->and($answer->json('season.crops'))->toHaveCount(14)
+        ->and($answer->json('result.setups.0.crops.13.grown'))->toBeTrue();
+    expect($this->postJson("/api/seasons/{$season->id}/undo?setup=bench")->json('season'))->toEqual($before);
+});
+
+it('says how much to sow in words, with the odds as the answer', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $state = $this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'nine for six', 'setup' => 'bench'])->assertOk()->json();
+    $crop = $state['result']['setups'][0]['crops'][0];
+    expect($state['season']['crops'][0]['sow'])->toBe(['method' => 'cells-pots', 'sites' => 9])->and($crop['sites'])->toBe(9)->and($crop['p_enough'])->toBeLessThan(0.99);
+    expect($this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'lots', 'setup' => 'bench'])->assertStatus(422)->json('detail'))->toContain('nine for six');
+    expect($this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'by rule', 'setup' => 'bench'])->json('season.crops.0.sow'))->toBeNull();
+    $this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'nine', 'setup' => 'nursery'])->assertStatus(422);
+});
+
+it('repeats a crop in rounds', function () {
+    [$user, $season] = gardener();
+    $crops = $this->actingAs($user)->postJson("/api/seasons/{$season->id}/crops/glasshouse-bib/rounds", ['every_days' => 14, 'times' => 3, 'setup' => 'bench'])->assertOk()->json('season.crops');
+    expect($crops)->toHaveCount(15)->and(array_column(array_slice($crops, -3), 'plant_out_offset_days'))->toBe([-14, 0, 14]);
+    $this->postJson("/api/seasons/{$season->id}/crops/glasshouse-bib/rounds", ['every_days' => 0, 'times' => 3])->assertStatus(422);
+    $this->postJson("/api/seasons/{$season->id}/crops/nothing/rounds", ['every_days' => 7, 'times' => 3])->assertNotFound();
+});
+
+it('costs the other ways of a crop, with the cautions that go with it', function () {
+    [$user, $season] = gardener();
+    $choices = $this->actingAs($user)->getJson("/api/seasons/{$season->id}/setups/bench/crops/red-whistle/choices")->assertOk()->json();
+    expect(array_column($choices['methods'], 'id'))->toContain('cells-pots')->not->toContain('nursery')
+        ->and($choices['lots'])->toHaveCount(2)
+        ->and(array_column($choices['cautions'], 'id'))->toContain('electricity')->toContain('boiling_water');
+});
+
+it('says of each number in a working where it came from', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $id = $this->postJson('/api/seasons', ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.21, 'have' => []])->json('id');
+    $state = $this->postJson("/api/seasons/{$id}/crops", ['text' => '6 tomato'])->json();
+    $setup = 'trays-led-mat';
+    $origins = fn (string $figure): array => array_column($this->getJson("/api/seasons/{$id}/setups/{$setup}/workings/{$figure}?crop=tomato")->assertOk()->json('terms'), 'origin', 'label');
+    expect($origins('g')['alive when fresh'])->toBe('catalogue')->and($origins('light_power')['price of a kWh'])->toBe('you');
+    $lot = $state['season']['seed_lots'][0]['id'];
+    $this->patchJson("/api/seasons/{$id}", ['changes' => [['path' => ['species', 'tomato', 'fresh_germination'], 'from' => 0.75, 'to' => 0.9],
+        ['path' => ['seed_lots', $lot, 'test'], 'from' => null, 'to' => ['sown' => 20, 'sprouted' => 17]]]])->assertOk();
+    expect($origins('g'))->toMatchArray(['alive when fresh' => 'you', 'your test: came up' => 'test']);
+    $source = collect($this->getJson("/api/seasons/{$id}/setups/{$setup}/workings/lights?crop=tomato")->json('terms'))->firstWhere('origin', 'catalogue')['source'];
+    expect($source)->toContain('memory');
+});
+
+it('takes the strange and refuses the impossible', function (array $path, mixed $from, mixed $to, int $status) {
+    [$user, $season] = gardener();
+    $this->actingAs($user)->patchJson("/api/seasons/{$season->id}", change($path, $from, $to))->assertStatus($status);
+})->with([
+    'wanted 0' => [['crops', 'copper-kettle', 'wanted'], 6, 0, 422],
+    'a packet of no seeds' => [['seed_lots', 'egg', 'seeds_per_packet'], 20, 0, 422],
+    'a frost on 29 February of no leap year' => [['last_frost'], '2027-05-28', '2027-02-29', 422],
+    'a frost on 29 February' => [['last_frost'], '2027-05-28', '2028-02-29', 200],
+    'a frost long ago' => [['last_frost'], '2027-05-28', '1999-05-28', 200],
+    'prices of 0' => [['nursery', 'six', 'price'], 5.49, 0, 200],
+    'a set-up without lamps' => [['setups', 'bench', 'lights'], ['led', 'led2'], [], 200],
+    'everything bought' => [['setups', 'bench', 'method'], 'cells-pots', 'nursery', 200],
+    'nothing can be bought' => [['crops', 'copper-kettle', 'nursery'], ['single', 'six'], [], 200],
+    'yen' => [['currency'], 'USD', 'JPY', 200],
+    'three decimals' => [['currency'], 'USD', 'KWD', 200],
+    'a name of 200 letters, right to left, with markup' => [['seed_lots', 'egg', 'variety'], 'Ink Pot', str_repeat('<b>ש</b>', 25), 200],
+]);
