@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Season\File\SeasonReader;
 use Tests\Browser\BrowserTestCase;
 use Tests\FeatureTestCase;
 
@@ -14,3 +16,16 @@ expect()->extend('toBeNear', function (float $expected, float $tolerance = 1e-9)
 
     return $this;
 });
+
+/** The core's cost per finished seedling of the first crop in the first set-up, for the season this visitor has, as it is shown. */
+function coreSays(BrowserTestCase $test): string
+{
+    $id = $test->api('/api/seasons')['seasons'][0]['id'];
+    $document = json_decode((string) json_encode($test->api("/api/seasons/{$id}")['season'], JSON_PRESERVE_ZERO_FRACTION));
+    foreach ($document->setups as $setup) {
+        $setup->overrides = (object) (array) $setup->overrides;
+    }
+    $cost = (new SeasonCosting((new SeasonReader)->readDocument($document)))->result()['setups'][0]->crops[0]->per_finished;
+
+    return $cost < 0.9995 ? number_format($cost * 100, 1).'¢' : '$'.number_format($cost, 2);
+}

@@ -238,6 +238,42 @@ CONF
   step "waiting for the page" "$VAR/log/page.log" curl -fsS --retry 40 --retry-delay 1 --retry-all-errors -o /dev/null "http://127.0.0.1:$port/up"
 }
 
+# The queue's worker and the scheduler, each with its process id under run/.
+start_workers() {
+  local instance=$1 dir=$VAR/$1 name user command
+  user=$(web_user)
+  for name in queue schedule; do
+    command=(php "$ROOT/artisan" "$name:work")
+    [ "$name" = queue ] && command+=(--tries=3 --sleep=3 --max-time=3600)
+    worker_running "$instance" "$name" && continue
+    # The queue's worker ends after an hour, against leaks, and is started again.
+    (
+      trap 'kill "$child" 2>/dev/null; exit 0' TERM INT
+      while :; do
+        if [ "$user" = "$(id -un)" ]; then JOLLY_INSTANCE=$instance "${command[@]}" & else runuser -u "$user" -- env JOLLY_INSTANCE="$instance" "${command[@]}" & fi
+        child=$!
+        wait "$child"
+        sleep 2
+      done
+    ) >>"$VAR/log/$name.log" 2>&1 </dev/null &
+    echo $! >"$dir/run/$name.pid"
+    disown
+  done
+}
+
+worker_running() { [ -f "$VAR/$1/run/$2.pid" ] && kill -0 "$(cat "$VAR/$1/run/$2.pid")" 2>/dev/null; }
+
+stop_workers() {
+  local name pid
+  for name in queue schedule; do
+    worker_running "$1" "$name" || continue
+    pid=$(cat "$VAR/$1/run/$name.pid")
+    pkill -TERM -P "$pid" 2>/dev/null
+    kill -TERM "$pid" 2>/dev/null
+    rm -f "$VAR/$1/run/$name.pid"
+  done
+}
+
 web_running() { [ -f "$VAR/$1/run/nginx.pid" ] && kill -0 "$(cat "$VAR/$1/run/nginx.pid")" 2>/dev/null && kill -0 "$(cat "$VAR/$1/run/php-fpm.pid" 2>/dev/null)" 2>/dev/null; }
 
 stop_web() {

@@ -96,6 +96,28 @@ abstract class BrowserTestCase extends TestCase
         return json_decode(is_string($answer) ? $answer : '', true, 64, JSON_THROW_ON_ERROR);
     }
 
+    /** The season's page this visitor is on, without the server. */
+    public function path(): string
+    {
+        return (string) parse_url($this->browser->getCurrentURL(), PHP_URL_PATH);
+    }
+
+    public function overflows(): bool
+    {
+        return $this->browser->executeScript('return document.documentElement.scrollWidth > window.innerWidth') === true;
+    }
+
+    /** Changes the colours by the menu, as a person would. */
+    public function otherTheme(): void
+    {
+        $before = $this->find('html')->getAttribute('data-scheme');
+        $this->find('[data-menu]')->click();
+        $items = $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('.ant-dropdown-menu-item')) ?: null, 'the menu');
+        end($items)->click();
+        $this->waitFor(fn () => $this->find('html')->getAttribute('data-scheme') !== $before ?: null, 'the other colours');
+        usleep(400_000);
+    }
+
     /** @return list<string> messages of errors on the page's console */
     public function consoleErrors(): array
     {

@@ -1,47 +1,49 @@
-import type { Change, Path, ProblemDetails, SeasonLine, SeasonState, Working } from './types';
+import createClient from 'openapi-fetch';
+import type { paths } from './schema';
+import type { Problem } from './types';
 
 /** A refusal with words for the person; `status` 0 is a server that does not answer. */
 export class Refusal extends Error {
-  constructor(readonly problem: ProblemDetails) {
+  constructor(readonly problem: Problem) {
     super(problem.detail);
   }
+
+  /** Nobody is there, or nobody who could say so: try again later. */
+  get away(): boolean {
+    return [0, 502, 503, 504].includes(this.problem.status);
+  }
 }
 
-const AWAY: ProblemDetails = { title: 'No answer', status: 0, detail: 'The server does not answer. Your last value is kept here; try again in a moment.' };
+const AWAY: Problem = { type: 'about:blank', title: 'No answer', status: 0, detail: 'The server does not answer. What you typed is kept here and sent when it is back.' };
 
-async function call<T>(method: string, url: string, body?: unknown): Promise<T> {
-  const headers: Record<string, string> = { Accept: 'application/json' };
-  const token = document.querySelector<HTMLMetaElement>('meta[name="csrf-token"]')?.content;
-  if (token) headers['X-CSRF-TOKEN'] = token;
-  if (body !== undefined) headers['Content-Type'] = 'application/json';
-  let response: Response;
+const cookie = (name: string): string | undefined => document.cookie.split('; ').find((pair) => pair.startsWith(`${name}=`))?.slice(name.length + 1);
+
+const client = createClient<paths>({ baseUrl: window.location.origin, headers: { Accept: 'application/json' } });
+client.use({
+  onRequest({ request }) {
+    const token = cookie('XSRF-TOKEN');
+    if (token !== undefined) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+    return request;
+  },
+  onError: () => new Refusal(AWAY),
+});
+
+export { client };
+
+interface Answer<T> { data?: T; error?: unknown; response: Response }
+
+/** What was asked for, or a refusal. */
+export async function answered<T>(asked: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
   try {
-    response = await fetch(url, { method, headers, body: body === undefined ? undefined : JSON.stringify(body) });
-  } catch {
-    throw new Refusal(AWAY);
+    answer = await asked;
+  } catch (error) {
+    throw error instanceof Refusal ? error : new Refusal(AWAY);
   }
-  const answer: unknown = await response.json().catch(() => null);
-  if (!response.ok || answer === null) {
-    throw new Refusal((answer as ProblemDetails | null) ?? { ...AWAY, status: response.status });
-  }
-  return answer as T;
+  if (answer.response.ok) return answer.data as T;
+  const said = answer.error;
+  const problem = said !== null && typeof said === 'object' && 'detail' in said ? said as Problem : { ...AWAY, status: answer.response.status };
+  throw new Refusal(problem);
 }
 
-const setupQuery = (setup: string | null) => (setup === null ? '' : `?setup=${encodeURIComponent(setup)}`);
-
-export const api = {
-  seasons: () => call<{ seasons: SeasonLine[] }>('GET', '/api/seasons'),
-  season: (id: number, setup: string | null) => call<SeasonState>('GET', `/api/seasons/${id}${setupQuery(setup)}`),
-  change: (id: number, changes: Change[], setup: string | null) =>
-    call<SeasonState>('PATCH', `/api/seasons/${id}`, { changes, setup }),
-  working: (id: number, setup: string, figure: string, crop: string | null) =>
-    call<Working>('GET', `/api/seasons/${id}/setups/${encodeURIComponent(setup)}/workings/${figure}${crop === null ? '' : `?crop=${encodeURIComponent(crop)}`}`),
-};
-
-/** The value at a path of the season: list rows by their id. */
-export function at(root: unknown, path: Path): unknown {
-  return path.reduce<unknown>((value, key) => {
-    if (Array.isArray(value)) return typeof key === 'number' ? value[key] : value.find((row: { id?: string }) => row.id === key);
-    return value !== null && typeof value === 'object' ? (value as Record<string, unknown>)[key] : undefined;
-  }, root);
-}
+export const words = (error: unknown): string => (error instanceof Refusal ? error.message : 'That did not work. Try again.');

@@ -1219,11 +1219,15 @@ export interface components {
             light_kwh: number;
             heat_kwh: number;
         };
-        /** @description The figures that stay in sight while planning. Cash and kWh are always the whole set-up's. *\/ */
+        /**
+         * @description The figures that stay in sight while planning: `difference` is the nursery's price less the seedling's cost, `keep` what growing
+         *     saves on all of them, shortfalls bought. Cash and kWh are always the whole set-up's. *\/
+         */
         Till: {
             per_finished: number | null;
             nursery: number | null;
             difference: number | null;
+            keep: number | null;
             cash_now: number;
             kwh: number;
         };

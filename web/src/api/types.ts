@@ -1,61 +1,37 @@
-/** The shapes the API speaks: the season file and the result, as the core writes them. */
+import type { components } from './schema';
+
+/** The shapes the API speaks, by short names. All of them are generated from the server's code. */
+type Shapes = components['schemas'];
 
 export type Key = string | number;
 export type Path = Key[];
 
-export interface Named { id: string; name: string }
-export interface Container extends Named { sites_per_unit: number; units_per_pack: number; pack_price: number; life_seasons: number; single_use: boolean }
-export interface Light extends Named { place: string; watts: number; hours_per_day: number; flats: number; price: number; life_seasons: number; owned: boolean }
-export interface SeedLot { id: string; species: string; variety: string; packet_price: number; seeds_per_packet: number | null; packed_for: number }
-export interface Stage { name: string; place: string; container: string | null; light: boolean; mat: boolean }
-export interface Method extends Named { pattern: 'per_site' | 'community'; seeds_per_site: number; round_sites_to: number; stages: Stage[] }
-export interface Offer extends Named { plants: number; price: number }
-export interface Crop { id: string; lot: string; wanted: number; nursery: string[] }
-export interface Setup extends Named { method: string; overrides: Record<string, string>; lights: string[]; mats: string[] }
+export type Season = Shapes['Season'];
+export type Crop = Season['crops'][number];
+export type SeedLot = Season['seed_lots'][number];
+export type Species = Season['species'][number];
+export type Method = Season['methods'][number];
+export type Container = Season['containers'][number];
+export type Setup = Season['setups'][number];
 
-export interface Season {
-  name: string; currency: string; units: 'us' | 'metric'; year: number; confidence: number;
-  electricity: { rate: number };
-  containers: Container[]; lights: Light[]; species: Named[]; seed_lots: SeedLot[]; methods: Method[];
-  nursery: Offer[]; crops: Crop[]; setups: Setup[];
-}
-
-export type Heads = Record<string, number>;
-
-export interface CropResult {
-  id: string; method: string; grown: boolean; warnings: string[]; sow_on: string | null; plant_out_on: string | null;
-  g: number | null; seeds: number | null; sites: number | null; finished: number | null; p_enough: number | null;
-  useful: number | null; surplus: number | null; heads: Heads | null; cost: number | null; per_finished: number | null;
-  extra_cost: number | null; buy_cost: number | null; verdict: string | null;
-}
-
-export interface SetupResult {
-  id: string; cost: number; cash_now: number; per_finished: number | null; per_wanted: number | null;
-  nursery_per_plant: number | null; keep: number | null; kwh: { light: number; heat: number; appliance: number };
-  crops: CropResult[];
-}
-
-export interface PennyStack {
-  coin: number; total: number; groups: { group: string; amount: number; coins: number }[];
-  credit: number; credit_coins: number; nursery: number | null; nursery_coins: number | null;
-}
-
-/** What stays in sight while planning: for one crop of a set-up, or for all of it. */
-export interface Till { per_finished: number | null; nursery: number | null; difference: number | null; cash_now: number; kwh: number }
-
-/** `shown`: the heads rounded so that they add up to the penny. */
-export interface CropPicture { stack: PennyStack | null; till: Till; shown: Heads | null }
-
-export interface SeasonState {
-  id: number; revision: number; season: Season; result: { setups: SetupResult[] };
-  pictures: Record<string, { till: Till; crops: Record<string, CropPicture> }>;
-}
-
-export interface SeasonLine { id: number; name: string; revision: number }
-
-export interface Term { label: string; value: number | string | null; unit: string; path: Path | null; working: string | null }
-export interface Working { figure: string; title: string; value: number | null; unit: string; rule: string; formula: string; terms: Term[] }
-
-export interface Fault { path: string; problem: string; remedy: string }
-export interface ProblemDetails { title: string; status: number; detail: string; faults?: Fault[] }
-export interface Change { path: Path; from: unknown; to: unknown }
+export type SeasonState = Shapes['SeasonState'];
+export type SeasonLine = Shapes['SeasonLine'];
+export type SetupResult = Shapes['SetupResult'];
+export type CropResult = Shapes['CropResult'];
+export type CropPicture = Shapes['CropPicture'];
+export type CropLine = Shapes['CropLine'];
+export type PennyStack = Shapes['PennyStack'];
+export type Till = Shapes['Till'];
+export type Heads = CropResult['heads'];
+export type Term = Shapes['Term'];
+export type Working = Shapes['Working'];
+export type Choice = Shapes['CropChoice'];
+export type Choices = Shapes['Choices'];
+export type Warned = Shapes['Warned'];
+export type Catalogue = Shapes['Catalogue'];
+export type SpeciesFacts = Shapes['SpeciesFacts'];
+export type Account = Shapes['Account'];
+export type Fault = Shapes['Fault'];
+export type Problem = Shapes['Problem'];
+export type Conflict = Shapes['Conflict'];
+export type Change = Shapes['Change'];

@@ -1,4 +1,6 @@
-export type Parsed = { ok: true; value: number } | { ok: false; why: string };
+import type { Parsed as ParsedOf } from './useDraft';
+
+export type Parsed = ParsedOf<number>;
 
 export interface Bounds { least: number; most: number; whole?: boolean; above?: boolean }
 

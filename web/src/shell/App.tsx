@@ -1,28 +1,69 @@
-import { ConfigProvider } from 'antd';
-import { useSeason, useSeasonId } from '../api/useSeason';
+import { App as Antd, ConfigProvider } from 'antd';
+import { lazy, Suspense } from 'react';
+import { Navigate, Outlet, Route, Routes, useParams } from 'react-router';
+import { SeasonProvider } from '../season/SeasonContext';
+import { GrowListScreen } from '../screens/growlist/GrowListScreen';
 import { SeedlingScreen } from '../screens/seedling/SeedlingScreen';
+import { useSeasons } from '../screens/seasons/useSeasons';
+import { words } from '../api/client';
 import { nonce } from './nonce';
+import { TopBar } from './TopBar';
 import { themeFor } from '../theme/tokens';
 import { useScheme } from '../theme/useScheme';
 
+const SeasonsScreen = lazy(() => import('../screens/seasons/SeasonsScreen').then((module) => ({ default: module.SeasonsScreen })));
+const CautionsScreen = lazy(() => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })));
+const account = () => import('../screens/account/AccountScreens');
+const AccountScreen = lazy(() => account().then((module) => ({ default: module.AccountScreen })));
+const SignInScreen = lazy(() => account().then((module) => ({ default: module.SignInScreen })));
+const ForgottenScreen = lazy(() => account().then((module) => ({ default: module.ForgottenScreen })));
+const NewPasswordScreen = lazy(() => account().then((module) => ({ default: module.NewPasswordScreen })));
+
 export function App() {
   const [scheme, toggle] = useScheme();
-  const id = useSeasonId();
-  const season = useSeason(id.data ?? null);
-  const error = id.error ?? season.error;
   return (
     <ConfigProvider theme={themeFor(scheme)} csp={nonce ? { nonce } : undefined}>
-      <header className="top">
-        <p className="brand">Jolly <b>Penny</b></p>
-        <nav aria-label="Steps"><ol className="labels"><li aria-current="step"><span>One seedling</span></li></ol></nav>
-        <p className="season-name">{season.data?.season.name ?? ''}
-          <button type="button" className="scheme" onClick={toggle}>{scheme === 'dark' ? 'Light colours' : 'Dark colours'}</button>
-        </p>
-      </header>
-      <div className="soil" />
-      {error && <main className="work"><p role="alert">{error.message}</p><button type="button" onClick={() => window.location.reload()}>Try again</button></main>}
-      {!error && !season.data && <main className="work" aria-busy="true"><p>{id.data === null ? 'There is no season here yet.' : 'Fetching your season…'}</p></main>}
-      {season.data && <SeedlingScreen state={season.data} />}
+      <Antd component={false}>
+        <Suspense fallback={<main className="work" aria-busy="true" />}>
+          <Routes>
+            <Route path="/seasons/:season" element={<SeasonFrame scheme={scheme} toggle={toggle} />}>
+              <Route index element={<Navigate to="list" replace />} />
+              <Route path="list" element={<GrowListScreen />} />
+              <Route path="crops/:crop" element={<SeedlingScreen />} />
+            </Route>
+            <Route element={<PlainFrame scheme={scheme} toggle={toggle} />}>
+              <Route path="/" element={<LastSeason />} />
+              <Route path="/seasons" element={<SeasonsScreen />} />
+              <Route path="/cautions" element={<CautionsScreen />} />
+              <Route path="/account" element={<AccountScreen />} />
+              <Route path="/sign-in" element={<SignInScreen />} />
+              <Route path="/forgotten" element={<ForgottenScreen />} />
+              <Route path="/new-password" element={<NewPasswordScreen />} />
+              <Route path="*" element={<main className="work"><h1>There is no such page</h1><p><a href="/">Your garden</a></p></main>} />
+            </Route>
+          </Routes>
+        </Suspense>
+      </Antd>
     </ConfigProvider>
   );
+}
+
+interface FrameProps { scheme: 'light' | 'dark'; toggle: () => void }
+
+function SeasonFrame(props: FrameProps) {
+  const id = Number(useParams().season);
+  return <SeasonProvider key={id} id={id}><TopBar {...props} season={id} /><Outlet /></SeasonProvider>;
+}
+
+function PlainFrame(props: FrameProps) {
+  return <><TopBar {...props} season={null} /><Outlet /></>;
+}
+
+/** The start page: the season changed last. */
+function LastSeason() {
+  const { data, error } = useSeasons();
+  if (error) return <main className="work"><p role="alert">{words(error)} <a href="/">Try again</a></p></main>;
+  if (!data) return <main className="work" aria-busy="true"><p className="quiet">Fetching your season…</p></main>;
+  const season = data.seasons.find(({ archived }) => !archived);
+  return <Navigate to={season ? `/seasons/${season.id}/list` : '/seasons'} replace />;
 }

@@ -1,23 +1,24 @@
-import type { CropResult, Method } from '../api/types';
+import type { CropLine, CropResult, Method } from '../api/types';
+import { day, shortDay } from './dates';
+import { money } from './money';
 
 const WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
 
 export const count = (n: number): string => WORDS[n] ?? n.toLocaleString('en');
-const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const plural = (n: number, one: string, many = `${one}s`): string => (n === 1 ? one : many);
-
-export function day(date: string | null): string {
-  return date === null ? '' : new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
-}
+export const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+export const plural = (n: number, one: string, many = `${one}s`): string => (n === 1 ? one : many);
 
 /** A probability as certainty, never 100 %. */
 export function certainty(p: number): string {
-  const percent = Math.floor(p * 100);
+  const percent = Math.floor(p * 100 + 1e-9);
   return percent >= 99 ? (p >= 0.999 ? 'over 99.9' : '99') : String(percent);
 }
 
+/** "97 in 100", where nothing is ever certain. */
+export const odds = (p: number): string => `${certainty(p)} in 100`;
+
 /** "Sow 24 seeds, two to a cell, in 12 cells on 8 April; expect 7 or 8 plants, at least 6 with 99 % certainty." */
-export function sowingSentence(crop: CropResult, method: Method, wanted: number, site: string): string {
+export function sowingSentence(crop: CropResult, method: Method, wanted: number, site: string, us = false): string {
   if (!crop.grown || crop.seeds === null || crop.sites === null || crop.finished === null || crop.p_enough === null) {
     return crop.method === 'nursery' ? 'You buy this one.' : `It cannot be raised like this: ${failure(crop.warnings[0])}`;
   }
@@ -25,15 +26,24 @@ export function sowingSentence(crop: CropResult, method: Method, wanted: number,
     : `${count(method.seeds_per_site)} to a ${site}, in ${crop.sites.toLocaleString('en')} ${plural(crop.sites, site)}`;
   const low = Math.floor(crop.finished);
   const expected = crop.finished - low < 0.05 ? `${low}` : `${low} or ${low + 1}`;
-  return upper(`sow ${crop.seeds.toLocaleString('en')} ${plural(crop.seeds, 'seed')}, ${each} on ${day(crop.sow_on)}; expect ${expected} ${plural(low, 'plant')}, `
+  return upper(`sow ${crop.seeds.toLocaleString('en')} ${plural(crop.seeds, 'seed')}, ${each} on ${day(crop.sow_on, us)}; expect ${expected} ${plural(low, 'plant')}, `
     + `at least ${wanted.toLocaleString('en')} with ${certainty(crop.p_enough)} % certainty.`);
 }
 
-function failure(code: string | undefined): string {
+/** "12 cells for 6, 2 seeds each, Apr 8": the same in a line of the list. */
+export function sowingLine(crop: CropResult, method: Method, wanted: number, site: string, us: boolean): string {
+  if (crop.sites === null || crop.seeds === null) return '';
+  const seeds = method.pattern === 'community' ? `${crop.seeds.toLocaleString('en')} seeds in ${crop.sites} ${plural(crop.sites, site)} for ${wanted}`
+    : `${crop.sites.toLocaleString('en')} ${plural(crop.sites, site)} for ${wanted.toLocaleString('en')}${method.seeds_per_site > 1 ? `, ${method.seeds_per_site} seeds each` : ''}`;
+  return `${seeds}, ${shortDay(crop.sow_on, us)}`;
+}
+
+export function failure(code: string | undefined): string {
   switch (code) {
     case 'too_cold': return 'it is too cold there for this seed. Give it a mat or a warmer place.';
     case 'too_hot': return 'it is too hot there for this seed. Take the mat away or find a cooler place.';
     case 'cannot_reach': return 'too few seedlings come through. Check the seed and what survives each stage.';
+    case 'no_offer': return 'nobody sells it. Give it a method, or an offer.';
     default: return 'see the warnings.';
   }
 }
@@ -42,6 +52,23 @@ const WARNINGS: Record<string, string> = {
   late: 'Ready later than you want to plant out.',
   no_light: 'Wants light, but this set-up has no lamp there.',
   no_mat: 'Wants a mat, but this set-up has none there.',
+  no_offer: 'Nobody sells it, and this set-up does not raise it.',
 };
 
-export const warningWords = (code: string): string => WARNINGS[code] ?? failure(code);
+export const warningWords = (code: string): string => WARNINGS[code] ?? upper(failure(code));
+
+export interface VerdictWords { word: string; reason: string; tone: 'grow' | 'along' | 'buy' | 'none' }
+
+/** The verdict in a word or two, and its reason. */
+export function verdictWords(crop: CropResult, line: CropLine, currency: string, substitute: boolean): VerdictWords {
+  const saved = money(line.saves === null ? null : Math.abs(line.saves), currency);
+  switch (crop.verdict) {
+    case 'grow': return { word: 'Grow it', reason: `saves ${saved}`, tone: 'grow' };
+    case 'grow_along': return { word: 'Grow it along', reason: 'pays only as the bench runs anyway', tone: 'along' };
+    case 'buy': return { word: 'Buy it', reason: `buying saves ${saved}${substitute ? ', but not this variety' : ''}`, tone: 'buy' };
+    case 'grow_only': return { word: 'Only grown', reason: 'nobody sells it', tone: 'grow' };
+    case 'buy_only': return { word: 'Only bought', reason: failure(crop.warnings[0]).split('.')[0] ?? '', tone: 'buy' };
+    default: return crop.cost === null ? { word: 'Missing', reason: 'not raised, and nobody sells it', tone: 'none' }
+      : { word: 'Bought', reason: substitute ? 'but not this variety' : `${money(crop.cost, currency)} with the trip`, tone: 'none' };
+  }
+}

@@ -1,23 +1,35 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Button, Drawer } from 'antd';
-import { api } from '../api/client';
+import { answered, client, words } from '../api/client';
+import type { Path, Term } from '../api/types';
+import { EditNumber } from '../edit/EditNumber';
+import { at } from '../season/document';
+import { pathWords } from '../season/ConflictDialog';
+import { useOnScreen, useStore } from '../season/SeasonContext';
 import { quantity } from './quantity';
 
 export interface Asked { figure: string; crop: string | null }
 
-interface Props { season: number; setup: string; asked: Asked | null; currency: string; us: boolean; ask: (asked: Asked | null) => void }
+interface Props { asked: Asked | null; ask: (asked: Asked | null) => void }
 
-/** How a figure comes about: the rule in words, the formula with its numbers, and each number with its own working. */
-export function WorkingDrawer({ season, setup, asked, currency, us, ask }: Props) {
+const ORIGIN = { you: 'from you', test: 'from your own test', computed: 'computed' } as const;
+
+/** How a figure comes about: the rule in words, the formula with its numbers, where each came from, and the way to change it. */
+export function WorkingDrawer({ asked, ask }: Props) {
+  const shown = useOnScreen();
+  const [season, setup, revision] = [shown?.state.id ?? 0, shown?.setup.id ?? '', shown?.state.revision ?? 0];
   const { data, error } = useQuery({
-    queryKey: ['working', season, setup, asked?.figure, asked?.crop],
-    queryFn: () => api.working(season, setup, asked?.figure ?? '', asked?.crop ?? null),
-    enabled: asked !== null,
+    queryKey: ['working', season, setup, asked?.figure, asked?.crop, revision],
+    queryFn: () => answered(client.GET('/api/seasons/{season}/setups/{setup}/workings/{figure}', { params: { path: { season, setup, figure: asked?.figure ?? '' }, query: { crop: asked?.crop ?? undefined } } })),
+    enabled: asked !== null && shown !== null,
+    placeholderData: (before, query) => (asked !== null && query?.queryKey[3] === asked.figure && query.queryKey[4] === asked.crop ? keepPreviousData(before) : undefined),
   });
   const narrow = window.matchMedia('(max-width: 640px)').matches;
+  const currency = shown?.season.currency ?? 'USD';
+  const us = shown?.season.units === 'us';
   return (
-    <Drawer open={asked !== null} onClose={() => ask(null)} title={data?.title ?? 'How this comes about'} size={narrow ? '75vh' : 440} placement={narrow ? 'bottom' : 'right'}>
-      {error && <p role="alert">{error.message}</p>}
+    <Drawer open={asked !== null} onClose={() => ask(null)} title={data?.title ?? 'How this comes about'} size={narrow ? '75vh' : 460} placement={narrow ? 'bottom' : 'right'} destroyOnHidden>
+      {error && <p role="alert">{words(error)}</p>}
       {data && (
         <div className="working">
           <p className="working-value mono copper">{quantity(data.value, data.unit, currency, us)}</p>
@@ -27,12 +39,9 @@ export function WorkingDrawer({ season, setup, asked, currency, us, ask }: Props
             <tbody>
               {data.terms.map((term, index) => (
                 <tr key={index}>
-                  <th scope="row">{term.label}<span className="origin">{term.path !== null ? 'from your season' : term.working === null ? 'computed' : ''}</span></th>
-                  <td className="mono">
-                    {quantity(term.value, term.unit, currency, us)}
-                    {term.working !== null && asked !== null && (
-                      <Button type="link" size="small" onClick={() => ask({ figure: term.working as string, crop: asked.crop })}>why?</Button>
-                    )}
+                  <th scope="row">{term.label}<span className="origin">{term.origin === 'catalogue' ? <span title={term.source ?? undefined}>from the catalogue: {term.source}</span> : ORIGIN[term.origin]}</span></th>
+                  <td className="mono"><TermValue term={term} currency={currency} us={us} />
+                    {term.working !== null && asked !== null && <Button type="link" size="small" onClick={() => ask({ figure: term.working as string, crop: asked.crop })}>why?</Button>}
                   </td>
                 </tr>
               ))}
@@ -42,4 +51,16 @@ export function WorkingDrawer({ season, setup, asked, currency, us, ask }: Props
       )}
     </Drawer>
   );
+}
+
+/** A number of the season is changed right here; any other is only shown. */
+function TermValue({ term, currency, us }: { term: Term; currency: string; us: boolean }) {
+  const store = useStore();
+  const shown = useOnScreen();
+  const path = term.path as Path | null;
+  const kept = path === null ? undefined : at(shown?.season, path);
+  const words = quantity(term.value, term.unit, currency, us);
+  if (path === null || typeof kept !== 'number' || kept !== term.value || ['litres', 'celsius'].includes(term.unit)) return words;
+  const label = pathWords(shown?.season ?? null, path);
+  return <EditNumber label={label} name={path.join('.')} value={kept} bounds={{ least: 0, most: 1e9 }} save={(to) => store.change([{ path, to }], label.split(', ').slice(-1)[0] ?? label)} />;
 }

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Seasons;
+
+it('begins a season by three questions and costs what is put on its list', function () {
+    $this->visit('/seasons');
+    $this->find('.answers button[type=submit]')->click();
+    $this->waitFor(fn () => str_contains($this->text('h1'), 'Nothing on the list yet') ?: null, 'an empty list');
+    $this->find('input[name="add"]')->sendKeys('8 sweet pepper, 6 tomato'.WebDriverKeys::ENTER);
+    expect($this->text('[data-crop="sweet-pepper"] [data-odds]'))->toContain('in 100');
+});
+
+it('shows what is wrong with a file beside what caused it', function () {
+    $this->visit('/seasons');
+    $file = tempnam(sys_get_temp_dir(), 'season').'.json';
+    $season = Seasons::small();
+    $season['crops'][0]['wanted'] = 0;
+    $season['lights'][0]['place'] = 'rom';
+    file_put_contents($file, Seasons::json($season));
+    $this->find('input[name="file"]')->setFileDetector(new Facebook\WebDriver\Remote\LocalFileDetector)->sendKeys($file);
+    $this->waitFor(fn () => str_contains($this->text('.faults'), 'crops, lantern, wanted says 0') ?: null, 'the faults');
+    expect($this->text('.faults'))->toContain('2 things are wrong')->toContain('lights, Lamp, place says "rom"');
+    unlink($file);
+});
+
+it('deletes a season and has it back', function () {
+    $this->visit('/seasons');
+    $this->find('.season-more summary')->click();
+    $this->find('.season [data-action="delete"]')->click();
+    $this->waitFor(fn () => str_contains($this->text('.work'), 'Nothing here yet') ?: null, 'the season to be gone');
+    $this->find('.ant-message .plain')->click();
+    $this->find('.season-link');
+});
+
+it('keeps the garden, signs out and in, and finds everything', function () {
+    $this->visit();
+    $this->find('[data-crop="copper-kettle"]');
+    $this->type('copper-kettle.wanted', '7');
+    $this->waitFor(fn () => str_contains($this->text('[data-crop="copper-kettle"] .line-sow'), 'for 7') ?: null, 'seven');
+    $email = 'fern-'.bin2hex(random_bytes(4)).'@example.org';
+    $fill = function (array $fields): void {
+        foreach ($fields as $name => $value) {
+            $this->find("input#{$name}")->sendKeys($value);
+        }
+        $this->find('.work button[type=submit]')->click();
+    };
+    $this->visit('/account');
+    $fill(['email' => $email, 'password' => 'a long enough secret']);
+    $this->waitFor(fn () => str_contains($this->text('.work'), $email) ?: null, 'the garden to be kept');
+    foreach ($this->browser->findElements(WebDriverBy::cssSelector('.work button')) as $button) {
+        if ($button->getText() === 'Sign out') {
+            $button->click();
+            break;
+        }
+    }
+    $this->waitFor(fn () => $this->text('h1') === 'Sign in' ?: null, 'the way in');
+    $fill(['email' => $email, 'password' => 'wrong password']);
+    $this->waitFor(fn () => str_contains($this->text('.work'), 'not right') ?: null, 'the refusal');
+    $this->visit('/sign-in');
+    $fill(['email' => $email, 'password' => 'a long enough secret']);
+    $this->waitFor(fn () => str_contains($this->text('[data-crop="copper-kettle"] .line-sow'), 'for 7') ?: null, 'everything again');
+});
+
+it('sets a new password by the letter in the mailbox', function () {
+    $this->visit('/account');
+    $email = 'moss-'.bin2hex(random_bytes(4)).'@example.org';
+    $this->find('input#email')->sendKeys($email);
+    $this->find('input#password')->sendKeys('a long enough secret'.WebDriverKeys::ENTER);
+    $this->waitFor(fn () => str_contains($this->text('.work'), $email) ?: null, 'the garden to be kept');
+    $this->visit('/forgotten');
+    $this->find('input#email')->sendKeys($email.WebDriverKeys::ENTER);
+    $this->waitFor(fn () => str_contains($this->text('.work'), 'on its way') ?: null, 'the letter');
+    $this->visit('/mailbox');
+    $this->find('article a')->click();
+    $this->find('input#password')->sendKeys('another long secret'.WebDriverKeys::ENTER);
+    $this->waitFor(fn () => $this->text('h1') === 'Sign in' ?: null, 'the way in');
+});
+
+it('has no serious accessibility finding on any other page, in both themes, on a desk and on a phone', function (string $page, int $width) {
+    $this->visit($page, $width, 844);
+    $this->find('h1');
+    usleep(400_000);
+    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
+    $this->browser->executeScript("localStorage.setItem('jolly-penny-scheme', 'dark')");
+    $this->visit($page, $width, 844);
+    $this->find('h1');
+    usleep(400_000);
+    expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
+})->with(['/seasons', '/account', '/sign-in', '/forgotten', '/cautions', '/mailbox', '/api/docs'])->with([1280, 390]);

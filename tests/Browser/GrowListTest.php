@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\WebDriverKeys;
+
+beforeEach(function () {
+    $this->visit();
+    $this->find('[data-crop="copper-kettle"]');
+});
+
+/** The text of a place in a crop's line. */
+function inLine(object $test, string $crop, string $css): string
+{
+    return $test->text("[data-crop=\"{$crop}\"] {$css}");
+}
+
+it('changes a figure where it stands and shows what it did', function () {
+    $till = $this->text('[data-figure="per_finished"]');
+    $this->type('copper-kettle.wanted', '12');
+    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '.line-sow'), 'for 12') ?: null, 'the sowing for twelve');
+    expect($this->text('.till-moved'))->toContain('wanted, Copper Kettle')->and($this->text('[data-figure="per_finished"]'))->not->toBe($till)
+        ->and(inLine($this, 'copper-kettle', '[data-cost]'))->toBe(coreSays($this));
+});
+
+it('is worked by the keyboard alone: arrows, typing, Enter, Escape, undo', function () {
+    $this->find('input[name="copper-kettle.wanted"]')->sendKeys('');
+    $this->browser->executeScript('document.querySelector("input[name=\'copper-kettle.wanted\']").focus()');
+    $keys = fn (string ...$typed) => $this->browser->getKeyboard()->sendKeys(implode('', $typed));
+    $focused = fn () => $this->browser->executeScript('return document.activeElement.name');
+    $keys('7', WebDriverKeys::ENTER);
+    $this->waitFor(fn () => $focused() === 'sunday-sauce.wanted' ?: null, 'the next line');
+    $keys(WebDriverKeys::ARROW_DOWN);
+    $this->waitFor(fn () => $focused() === 'porch-lantern.wanted' ?: null, 'the line below');
+    $keys(WebDriverKeys::ARROW_RIGHT);
+    $this->waitFor(fn () => $focused() === 'porch-lantern.packet_price' ?: null, 'the figure to the right');
+    $keys('99', WebDriverKeys::ESCAPE);
+    expect($this->find('input[name="porch-lantern.packet_price"]')->getAttribute('value'))->toBe('4.25')
+        ->and($this->find('input[name="copper-kettle.wanted"]')->getAttribute('value'))->toBe('7');
+    $this->waitFor(fn () => $this->find('[data-status]')->getAttribute('data-status') === 'saved' ?: null, 'the change to be saved');
+    $keys(WebDriverKeys::CONTROL, 'z', WebDriverKeys::NULL);
+    $this->waitFor(fn () => $this->find('input[name="copper-kettle.wanted"]')->getAttribute('value') === '6' ?: null, 'undo');
+});
+
+it('takes back and does again, also after a reload', function () {
+    $this->type('copper-kettle.wanted', '9');
+    $this->find('[data-action="undo"]');
+    $this->browser->navigate()->refresh();
+    $this->find('[data-action="undo"]')->click();
+    $this->waitFor(fn () => $this->find('input[name="copper-kettle.wanted"]')->getAttribute('value') === '6' ?: null, 'six again');
+    $this->find('[data-action="redo"]')->click();
+    $this->waitFor(fn () => $this->find('input[name="copper-kettle.wanted"]')->getAttribute('value') === '9' ?: null, 'nine again');
+});
+
+it('adds by two letters, and several by a typed list', function () {
+    $add = $this->find('input[name="add"]');
+    $add->sendKeys('fe');
+    $this->waitFor(fn () => str_contains($this->text('.ant-select-dropdown'), 'Bulb fennel') ?: null, 'fennel to be offered');
+    $add->sendKeys(WebDriverKeys::ENTER);
+    $this->find('[data-crop="bulb-fennel"]');
+    $this->find('.panel-body');
+    $add = $this->find('input[name="add"]');
+    $add->click();
+    $add->sendKeys([WebDriverKeys::CONTROL, 'a']);
+    $add->sendKeys('8 sweet pepper, 6 paste tomato, 2 moonfruit'.WebDriverKeys::ENTER);
+    $this->find('[data-crop="sweet-pepper"]');
+    expect($this->text('.add-said'))->toContain('2 crops added')->toContain('Not understood: 2 moonfruit')->and($this->text('h1'))->toContain('15 crops');
+});
+
+it('takes a list pasted from a spreadsheet', function () {
+    $this->find('input[name="add"]')->click();
+    $this->browser->executeScript('const data = new DataTransfer(); data.setData("text", "Tomato\tHarbour\t4\nKale\t\t10\n");
+        document.activeElement.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));');
+    $this->find('[data-crop="harbour"]');
+    $this->find('[data-crop="kale"]');
+});
+
+it('shows every way of raising a crop with its cost, takes one, and hears how much to sow', function () {
+    $this->find('[data-open="ink-pot"]')->click();
+    $this->find('.choices input[value="blocks"]')->click();
+    $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '.line-crop'), 'soil blocks') ?: null, 'soil blocks');
+    expect($this->text('.cautions'))->toContain('Electricity near water');
+    $say = $this->find('input[name="say"]');
+    $say->sendKeys('nine for four'.WebDriverKeys::ENTER);
+    $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '.line-sow'), '9 blocks for 4') ?: null, 'nine blocks');
+    expect(inLine($this, 'ink-pot', '.line-sow'))->toContain('your say');
+    $this->find('input[name="say"]')->sendKeys('heaps'.WebDriverKeys::ENTER);
+    expect($this->text('.say .edit-why'))->toContain('nine for six');
+});
+
+it('sees what a test and its age do to the seed', function () {
+    $this->find('[data-open="sunday-sauce"]')->click();
+    expect($this->text('[data-test="age"]'))->toContain('Fresh it was 90 of 100; at 2 years it is 74');
+    $this->type('test', 'of 20, 17 came up');
+    $this->waitFor(fn () => str_contains($this->text('[data-test="age"]'), 'by your test') ?: null, 'the test to count');
+    $this->type('test', '21 of 20');
+    expect($this->text('.panel-body .edit-why'))->toContain('No more can come up than were sown');
+});
+
+it('changes many lines at once', function () {
+    foreach (['copper-kettle', 'sunday-sauce'] as $crop) {
+        $this->find("[data-crop=\"{$crop}\"] input[type=checkbox]")->click();
+    }
+    $this->type('many.offset', '21');
+    $this->waitFor(fn () => str_contains(inLine($this, 'sunday-sauce', '.line-sow'), 'Apr 22') ?: null, 'a later sowing');
+    $this->find('.many .plain')->click();
+    $this->waitFor(fn () => ! str_contains($this->text('.grow'), 'Sunday Sauce') ?: null, 'both to be gone');
+    $this->find('[data-action="undo"]')->click();
+    $this->find('[data-crop="sunday-sauce"]');
+});
+
+it('tells a second window what the first has changed, and lets it choose', function () {
+    $first = $this->browser->getWindowHandle();
+    $path = $this->path();
+    $this->browser->switchTo()->newWindow();
+    $this->visit($path);
+    $this->find('[data-crop="copper-kettle"]');
+    $second = $this->browser->getWindowHandle();
+    $this->browser->switchTo()->window($first);
+    $this->type('copper-kettle.wanted', '10');
+    $this->waitFor(fn () => $this->find('[data-status]')->getAttribute('data-status') === 'saved' && str_contains(inLine($this, 'copper-kettle', '.line-sow'), 'for 10') ?: null, 'ten to be saved');
+    $this->browser->switchTo()->window($second);
+    $this->type('copper-kettle.wanted', '8');
+    $dialog = fn () => $this->text('.conflict');
+    $this->waitFor(fn () => str_contains($dialog(), '10') && str_contains($dialog(), '8') ?: null, 'both values');
+    expect($dialog())->toContain('Copper Kettle, wanted');
+    foreach ($this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('.ant-modal-footer button')) as $button) {
+        if ($button->getText() === 'Use mine') {
+            $button->click();
+            break;
+        }
+    }
+    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '.line-sow'), 'for 8') ?: null, 'eight to be kept');
+});
+
+it('keeps what is typed while the server is away, also over a reload, and sends it when it is back', function () {
+    $network = fn (bool $offline) => $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.emulateNetworkConditions',
+        'params' => ['offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]]);
+    $network(true);
+    $this->type('copper-kettle.wanted', '11');
+    $this->waitFor(fn () => str_contains($this->text('[data-status]'), 'The server is away. 1 change is kept here') ?: null, 'the strip to say so');
+    expect($this->find('input[name="copper-kettle.wanted"]')->getAttribute('value'))->toBe('11');
+    $network(false);
+    $this->waitFor(fn () => $this->text('[data-status]') === 'everything saved' ?: null, 'it to be sent');
+    expect(inLine($this, 'copper-kettle', '.line-sow'))->toContain('for 11');
+    $network(true);
+    $this->type('copper-kettle.wanted', '13');
+    $this->waitFor(fn () => str_contains($this->text('[data-status]'), 'is kept here') ?: null, 'the strip to say so again');
+    $network(false);
+    $this->browser->navigate()->refresh();
+    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '.line-sow'), 'for 13') ?: null, 'it to be sent after a reload');
+});
+
+it('works 360 and 390 wide and in both themes without serious accessibility findings', function (int $width, int $height) {
+    $this->visit($this->path(), $width, $height);
+    $this->find('[data-open="ink-pot"]')->click();
+    $this->find('.choices.lots');
+    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
+    $this->otherTheme();
+    expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
+})->with([[1280, 800], [390, 844], [360, 740]]);
+
+it('is edited on a phone', function () {
+    $this->visit($this->path(), 390, 844);
+    $this->type('ink-pot.wanted', '5');
+    $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '.line-sow'), 'for 5') ?: null, 'five to be saved');
+});

@@ -1,0 +1,54 @@
+import { memo, useId, type KeyboardEvent } from 'react';
+import { useDraft, type Parsed } from './useDraft';
+import { moveInGrid } from './moveInGrid';
+
+interface Props<T> {
+  label: string;
+  name: string;
+  column: string;
+  value: T;
+  show: (value: T) => string;
+  parse: (typed: string) => Parsed<T>;
+  save: (value: T) => Promise<unknown>;
+  className?: string;
+  width?: number;
+  inputMode?: 'decimal' | 'text';
+}
+
+const atEdge = (input: HTMLInputElement, forward: boolean): boolean => {
+  const all = input.selectionStart === 0 && input.selectionEnd === input.value.length;
+  return all || (forward ? input.selectionStart === input.value.length : input.selectionEnd === 0);
+};
+
+/** A figure in a line of a list: type over it; Enter and the arrows save and go on, Escape brings the old one back. */
+function CellField<T>({ label, name, column, value, show, parse, save, className = '', width, inputMode = 'text' }: Props<T>) {
+  const id = useId();
+  const draft = useDraft(value, show, parse, save);
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    const input = event.currentTarget;
+    const go = (rows: number, columns: number) => {
+      event.preventDefault();
+      void draft.commit().then((ok) => ok && moveInGrid(input, rows, columns));
+    };
+    if (event.key === 'Escape') draft.reset();
+    else if (event.key === 'Enter') go(event.shiftKey ? -1 : 1, 0);
+    else if (event.key === 'ArrowDown') go(1, 0);
+    else if (event.key === 'ArrowUp') go(-1, 0);
+    else if (event.key === 'ArrowRight' && atEdge(input, true)) go(0, 1);
+    else if (event.key === 'ArrowLeft' && atEdge(input, false)) go(0, -1);
+  };
+  return (
+    <span className="cell">
+      <input
+        name={name} aria-label={label} className={`cell-input ${className}`} data-column={column} inputMode={inputMode} autoComplete="off"
+        value={draft.text} data-typed={draft.changed ? 'yes' : undefined} style={{ width: width === undefined ? `${Math.min(28, Math.max(1, draft.text.length) + 0.6)}ch` : width }}
+        aria-invalid={draft.why !== null} aria-describedby={draft.why === null ? undefined : `${id}-why`}
+        onFocus={(event) => event.target.select()} onChange={(event) => draft.type(event.target.value)}
+        onBlur={() => void draft.commit()} onKeyDown={onKeyDown}
+      />
+      {draft.why !== null && <span className="cell-why" id={`${id}-why`} role="alert">{draft.why} Until then {show(value)} stays.</span>}
+    </span>
+  );
+}
+
+export const Cell = memo(CellField, (a, b) => a.value === b.value && a.label === b.label && a.className === b.className && a.name === b.name) as typeof CellField;

@@ -1,0 +1,42 @@
+import { Input } from 'antd';
+import { useId } from 'react';
+import { useDraft, type Parsed } from './useDraft';
+
+export interface EditProps<T> {
+  label: string;
+  value: T;
+  name: string;
+  show: (value: T) => string;
+  parse: (typed: string) => Parsed<T>;
+  save: (value: T) => Promise<unknown>;
+  before?: string;
+  after?: string;
+  inputMode?: 'decimal' | 'text';
+  type?: 'text' | 'date';
+}
+
+/** A value edited where it stands: Enter or leaving the field saves it, Escape brings the last good value back. */
+export function EditText<T>({ label, value, name, show, parse, save, before, after, inputMode = 'text', type = 'text' }: EditProps<T>) {
+  const id = useId();
+  const draft = useDraft(value, show, parse, save);
+  return (
+    <div className="edit">
+      <label htmlFor={id}>{label}</label>
+      <span className="edit-value">
+        <Input
+          id={id} name={name} type={type} inputMode={inputMode} autoComplete="off" variant="underlined" prefix={before} suffix={after}
+          value={draft.text} data-typed={draft.changed ? 'yes' : undefined} status={draft.why === null ? '' : 'error'}
+          aria-invalid={draft.why !== null} aria-describedby={draft.why === null ? undefined : `${id}-why`}
+          onFocus={(event) => event.target.select()}
+          onChange={(event) => draft.type(event.target.value)}
+          onBlur={() => void draft.commit()}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') void draft.commit();
+            if (event.key === 'Escape') draft.reset();
+          }}
+        />
+      </span>
+      {draft.why !== null && <p className="edit-why" id={`${id}-why`} role="alert">{draft.why} Until then {show(value) || 'nothing'} stays.</p>}
+    </div>
+  );
+}

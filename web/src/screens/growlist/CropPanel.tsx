@@ -1,0 +1,43 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { answered, client, words } from '../../api/client';
+import type { Crop, CropPicture, CropResult } from '../../api/types';
+import { useSnapshot, useStore, type OnScreen } from '../../season/SeasonContext';
+import type { LineFacts } from '../../season/site';
+import { Cautions } from '../cautions/Cautions';
+import { HowPart } from './HowPart';
+import { PacketPart } from './PacketPart';
+import { WhenPart } from './WhenPart';
+
+export interface PanelProps { shown: OnScreen; crop: Crop; facts: LineFacts; result: CropResult; picture: CropPicture }
+
+/** Everything else of a line: its plants, its packet, its method, and the other ways it could go. */
+export function CropPanel({ close, ...props }: PanelProps & { close: () => void }) {
+  const { shown: { state, setup }, crop, facts: { lot } } = props;
+  const store = useStore();
+  const { status } = useSnapshot();
+  const { data: choices, error } = useQuery({
+    queryKey: ['choices', state.id, setup.id, crop.id, state.revision],
+    queryFn: () => answered(client.GET('/api/seasons/{season}/setups/{setup}/crops/{crop}/choices', { params: { path: { season: state.id, setup: setup.id, crop: crop.id } } })),
+    placeholderData: (before, query) => (query?.queryKey[3] === crop.id ? before : undefined),
+  });
+  const remove = () => {
+    close();
+    void store.change([{ path: ['crops', crop.id], to: null }], `${lot.variety} taken off the list`);
+  };
+  return (
+    <div className="panel-body" aria-busy={status === 'saving'}>
+      <WhenPart {...props} />
+      <PacketPart {...props} lots={choices?.lots ?? null} />
+      <HowPart {...props} methods={choices?.methods ?? null} />
+      {error && <p className="trouble" role="alert">{words(error)}</p>}
+      <div className="panel-foot">
+        <Cautions cautions={choices?.cautions ?? []} />
+        <p className="panel-links">
+          <Link to={`/seasons/${state.id}/crops/${encodeURIComponent(crop.id)}`}>Its cost, penny by penny</Link>
+          <button type="button" className="plain" onClick={remove} data-action="remove">Take it off the list</button>
+        </p>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,25 @@
+import type { Container, Crop, CropResult, Method, Season, SeedLot, Species } from '../api/types';
+
+/** Everything a line of the list speaks of. */
+export interface LineFacts { lot: SeedLot; species: Species | undefined; method: Method | undefined; site: string }
+
+/** What one site of a method is called: a cell, a pot, a station in the bed. */
+export function siteName(method: Method | undefined, containers: Map<string, Container>): string {
+  const container = containers.get(method?.stages[0]?.container ?? '');
+  if (container === undefined) return 'station';
+  const named = ['block', 'pellet', 'jug', 'tube'].find((word) => container.name.toLowerCase().includes(word));
+  return container.sites_per_unit > 1 ? 'cell' : named ?? 'pot';
+}
+
+/** Rows by id, looked up once for a whole list. */
+export function factsOf(season: Season) {
+  const lots = new Map(season.seed_lots.map((row) => [row.id, row]));
+  const species = new Map(season.species.map((row) => [row.id, row]));
+  const methods = new Map(season.methods.map((row) => [row.id, row]));
+  const containers = new Map(season.containers.map((row) => [row.id, row]));
+  return (crop: Crop, result: CropResult | undefined): LineFacts | null => {
+    const lot = lots.get(crop.lot);
+    const method = methods.get(result?.method ?? '');
+    return lot === undefined ? null : { lot, species: species.get(lot.species), method, site: siteName(method, containers) };
+  };
+}

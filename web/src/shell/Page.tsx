@@ -1,0 +1,45 @@
+import type { ReactNode } from 'react';
+import { useState } from 'react';
+import type { Till } from '../api/types';
+import type { LastChange } from '../season/SeasonStore';
+import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
+import { ConflictDialog } from '../season/ConflictDialog';
+import { TillStrip } from '../till/TillStrip';
+import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
+import { AskContext } from './AskContext';
+
+interface Props {
+  children: ReactNode;
+  /** The till of one crop instead of the whole set-up's. */
+  till?: { till: Till; crop: string | null; where: string; last: LastChange | null };
+}
+
+/** A planning screen: its work, the till, and the workings of any figure on it. */
+export function PlanningPage({ children, till }: Props) {
+  const [asked, ask] = useState<Asked | null>(null);
+  const store = useStore();
+  const { status, last, refused } = useSnapshot();
+  const shown = useOnScreen();
+  if (shown === null) {
+    return (
+      <main className="work" aria-busy={status !== 'missing'}>
+        {status === 'missing' ? <p role="alert">There is no such season in your garden. <a href="/seasons">Your seasons</a></p>
+          : status === 'away' ? <p role="alert">The server does not answer. This page tries again by itself.</p> : <p className="quiet">Fetching your season…</p>}
+      </main>
+    );
+  }
+  const whole = shown.state.pictures[shown.setup.id]?.till;
+  const strip = till ?? (whole && { till: whole, crop: null, where: shown.setup.name, last });
+  return (
+    <AskContext value={ask}>
+      <main className="work" id="work">
+        {refused !== null && <p className="warning" role="alert">Not saved: {refused} <button type="button" className="plain" onClick={() => store.dismissRefused()}>I see</button></p>}
+        {children}
+      </main>
+      {strip && <TillStrip till={strip.till} last={strip.last} keepName="You keep" where={strip.where}
+        explain={(figure) => ask({ figure, crop: figure === 'per_finished' ? strip.crop : null })} />}
+      <WorkingDrawer asked={asked} ask={ask} />
+      <ConflictDialog />
+    </AskContext>
+  );
+}
