@@ -19,13 +19,13 @@ Route::prefix('api')->group(function (): void {
     Route::get('openapi.json', [ApiDocsController::class, 'json']);
     Route::get('catalogue', [CatalogueController::class, 'index']);
     Route::get('cautions', [CatalogueController::class, 'cautions']);
+    Route::get('account', [AccountController::class, 'show']);
     Route::post('session', [SessionController::class, 'store']);
     Route::post('password/forgot', [PasswordController::class, 'forgot'])->middleware('throttle:letters');
     Route::post('password/reset', [PasswordController::class, 'reset'])->middleware('throttle:letters');
 });
 
 Route::prefix('api')->middleware(['auth', 'throttle:edits'])->group(function (): void {
-    Route::get('account', [AccountController::class, 'show']);
     Route::post('account', [AccountController::class, 'store']);
     Route::patch('account', [AccountController::class, 'update']);
     Route::delete('account', [AccountController::class, 'destroy']);

@@ -82,7 +82,7 @@ final class OpenApiFile
             'Term' => self::object(['label' => $text, 'value' => ['type' => ['number', 'string', 'null']], 'unit' => $text, 'path' => ['oneOf' => [$path, ['type' => 'null']]], 'working' => $maybe,
                 'origin' => ['enum' => ['you', 'catalogue', 'test', 'computed']], 'source' => $maybe]),
             'Working' => self::object(['figure' => $text, 'title' => $text, 'value' => ['type' => ['number', 'null']], 'unit' => $text, 'rule' => $text, 'formula' => $text, 'terms' => $list(['$ref' => '#/components/schemas/Term'])]),
-            'Account' => self::object(['email' => $maybe, 'trial' => $flag, 'mailbox' => $flag]),
+            'Account' => self::object(['email' => $maybe, 'trial' => $flag, 'guest' => $flag, 'mailbox' => $flag]),
             'Credentials' => self::object(['email' => $text, 'password' => $text]),
             'AccountChange' => self::object(['email' => $text, 'password' => $text, 'current_password' => $text], ['email', 'password']),
             'CurrentPassword' => self::object(['current_password' => $text], ['current_password']),

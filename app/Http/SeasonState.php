@@ -27,9 +27,14 @@ final readonly class SeasonState
         if ($setup !== null && ! in_array($setup, array_column($kept->file->setups, 'id'), true)) {
             throw new NotFoundHttpException('This season has no such set-up.');
         }
+        $began = hrtime(true);
         $result = (new SeasonCosting($kept->file))->result(is_string($setup) ? $setup : null);
+        $pictures = SeasonPictures::of($result['setups'], $kept->file);
+        $core = (hrtime(true) - $began) / 1e6;
+        $answer = Json::of(['id' => $kept->model->id, 'revision' => $kept->model->revision, 'season' => $kept->document, 'result' => $result,
+            'pictures' => (object) $pictures, 'history' => $this->history->words($kept->model), ...$more]);
+        $answer->headers->set('Server-Timing', sprintf('core;dur=%.1f, total;dur=%.1f', $core, (microtime(true) - (float) $_SERVER['REQUEST_TIME_FLOAT']) * 1000));
 
-        return Json::of(['id' => $kept->model->id, 'revision' => $kept->model->revision, 'season' => $kept->document, 'result' => $result,
-            'pictures' => (object) SeasonPictures::of($result['setups'], $kept->file), 'history' => $this->history->words($kept->model), ...$more]);
+        return $answer;
     }
 }

@@ -8,7 +8,7 @@ use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 
-/** The letter with the link to set a new password. */
+/** The letter with the link to set a new password: to the address we are known by, whatever host the request named. */
 final class NewPasswordLetter extends Mailable
 {
     public function __construct(private readonly string $email, private readonly string $token)
@@ -22,6 +22,6 @@ final class NewPasswordLetter extends Mailable
 
     public function content(): Content
     {
-        return new Content(text: 'letters.new-password', with: ['link' => url('/new-password').'?'.http_build_query(['email' => $this->email, 'token' => $this->token])]);
+        return new Content(text: 'letters.new-password', with: ['link' => rtrim((string) config('app.url'), '/').'/new-password?'.http_build_query(['email' => $this->email, 'token' => $this->token])]);
     }
 }

@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property string $name
  * @property int $revision  grows by one with every change
+ * @property ?string $document  JSON of the season's file at `document_revision`
+ * @property ?int $document_revision
  * @property ?Carbon $archived_at
  * @property ?Carbon $updated_at
  */
@@ -26,8 +28,10 @@ final class Season extends Model
 
     protected $guarded = ['id'];
 
+    protected $hidden = ['document', 'document_revision'];
+
     /** @var array<string, string> */
-    protected $casts = ['revision' => 'integer', 'archived_at' => 'datetime'];
+    protected $casts = ['revision' => 'integer', 'document_revision' => 'integer', 'archived_at' => 'datetime'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

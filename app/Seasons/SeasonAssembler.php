@@ -15,6 +15,28 @@ final class SeasonAssembler
 {
     public function document(Season $season): stdClass
     {
+        if ($season->document !== null && $season->document_revision === $season->revision) {
+            $kept = json_decode($season->document, false, 64, JSON_THROW_ON_ERROR);
+            if ($kept instanceof stdClass) {
+                return $kept;
+            }
+        }
+        $document = $this->assemble($season);
+        Season::query()->whereKey($season->id)->where('revision', $season->revision)->toBase()
+            ->update(['document' => self::encode($document), 'document_revision' => $season->revision]);
+
+        return $document;
+    }
+
+    /** As it is kept beside the tables: floats stay floats, keys in their order. */
+    public static function encode(stdClass $document): string
+    {
+        return json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+    }
+
+    /** Out of the tables. */
+    public function assemble(Season $season): stdClass
+    {
         $tables = Tables::get();
         $document = (object) ['format' => SeasonFile::FORMAT, 'version' => SeasonFile::VERSION];
         $this->fill($document, $season->getAttributes(), $tables->columns, $tables->nullable);

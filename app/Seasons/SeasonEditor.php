@@ -88,7 +88,12 @@ final class SeasonEditor
                 $real->path->set($document, $real->to, $real->at);
             }
         }
-        $file = (new SeasonReader)->readDocument($document);
+        $changed = [];
+        foreach ($made as $change) {
+            [$list, $id] = $change->path->touches();
+            $changed[$list][] = (string) $id;
+        }
+        $file = (new SeasonReader)->readChanged($document, $changed);
         if ($made !== []) {
             $this->store->save($model, $document, array_map(fn (Change $change): DocumentPath => $change->path, $made));
             $remember($made);

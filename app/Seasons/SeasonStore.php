@@ -69,6 +69,10 @@ final class SeasonStore
             }
         }
         $season->revision++;
+        // A new row has not all its keys yet: the tables say it in full.
+        $whole = ! in_array(true, $moved, true);
+        $season->document = $whole ? SeasonAssembler::encode($document) : null;
+        $season->document_revision = $whole ? $season->revision : null;
         $season->save();
     }
 

@@ -191,6 +191,7 @@ pm = static
 pm.max_children = 8
 pm.max_requests = 2000
 env[JOLLY_INSTANCE] = $instance
+env[DB_PERSISTENT] = true
 php_admin_value[memory_limit] = 256M
 php_admin_value[display_errors] = 0
 php_admin_value[expose_php] = 0

@@ -20,6 +20,9 @@ return new class extends Migration
         Schema::table('seasons', function (Blueprint $table): void {
             $table->timestampTz('archived_at')->nullable();
             $table->softDeletesTz();
+            // The season's file as its tables say it, kept for the revision it was put together at.
+            $table->json('document')->nullable();
+            $table->integer('document_revision')->nullable();
         });
         Schema::create('season_changes', function (Blueprint $table): void {
             $table->id();
@@ -58,7 +61,7 @@ return new class extends Migration
         Schema::dropIfExists('failed_jobs');
         Schema::dropIfExists('jobs');
         Schema::dropIfExists('season_changes');
-        Schema::table('seasons', fn (Blueprint $table) => $table->dropColumn(['archived_at', 'deleted_at']));
+        Schema::table('seasons', fn (Blueprint $table) => $table->dropColumn(['archived_at', 'deleted_at', 'document', 'document_revision']));
         Schema::dropIfExists('password_reset_tokens');
         Schema::table('users', fn (Blueprint $table) => $table->dropColumn('last_seen_at'));
     }

@@ -79,11 +79,43 @@ abstract class BrowserTestCase extends TestCase
         throw new RuntimeException("Waited {$seconds} s for {$what}.");
     }
 
+    /** Clicks what the selector finds, in the middle of the window where nothing lies over it. */
+    public function click(string $css): void
+    {
+        $element = $this->find($css);
+        $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
+        $element->click();
+    }
+
+    /** Clicks the button with these words. */
+    public function press(string $words, string $within = 'body'): void
+    {
+        $this->waitFor(function () use ($words, $within): ?bool {
+            foreach ($this->browser->findElements(WebDriverBy::cssSelector("{$within} button")) as $button) {
+                if ($button->getText() === $words) {
+                    $button->click();
+
+                    return true;
+                }
+            }
+
+            return null;
+        }, "the button \"{$words}\"");
+    }
+
+    /** The server of these tests goes away, or comes back. */
+    public function server(bool $up): void
+    {
+        $dir = __DIR__.'/../../var/test';
+        exec('/usr/sbin/nginx -p '.escapeshellarg($dir).' -c '.escapeshellarg("{$dir}/nginx.conf").($up ? '' : ' -s stop').' 2>&1', $said, $code);
+        $code === 0 ?: throw new RuntimeException(implode("\n", $said));
+    }
+
     /** Types over a field and confirms it with Enter. */
     public function type(string $field, string $value): void
     {
+        $this->click("input[name='{$field}']");
         $input = $this->find("input[name='{$field}']");
-        $input->click();
         $input->sendKeys([WebDriverKeys::CONTROL, 'a']);
         $input->sendKeys($value.WebDriverKeys::ENTER);
     }

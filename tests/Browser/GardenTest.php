@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Seasons;
 
 it('begins a season by three questions and costs what is put on its list', function () {
     $this->visit('/seasons');
-    $this->find('.answers button[type=submit]')->click();
+    $this->click('.answers button[type=submit]');
     $this->waitFor(fn () => str_contains($this->text('h1'), 'Nothing on the list yet') ?: null, 'an empty list');
     $this->find('input[name="add"]')->sendKeys('8 sweet pepper, 6 tomato'.WebDriverKeys::ENTER);
     expect($this->text('[data-crop="sweet-pepper"] [data-odds]'))->toContain('in 100');
@@ -29,11 +28,11 @@ it('shows what is wrong with a file beside what caused it', function () {
 
 it('deletes a season and has it back', function () {
     $this->visit('/seasons');
-    $this->find('.season-more summary')->click();
-    $this->find('.season [data-action="delete"]')->click();
+    $this->click('.season-more summary');
+    $this->click('.season [data-action="delete"]');
     $this->waitFor(fn () => str_contains($this->text('.work'), 'Nothing here yet') ?: null, 'the season to be gone');
-    $this->find('.ant-message .plain')->click();
-    $this->find('.season-link');
+    $this->click('.ant-message .plain');
+    expect($this->text('.season-link'))->toBe('Plot 17, spring 2027');
 });
 
 it('keeps the garden, signs out and in, and finds everything', function () {
@@ -46,23 +45,19 @@ it('keeps the garden, signs out and in, and finds everything', function () {
         foreach ($fields as $name => $value) {
             $this->find("input#{$name}")->sendKeys($value);
         }
-        $this->find('.work button[type=submit]')->click();
+        $this->click('.work button[type=submit]');
     };
     $this->visit('/account');
     $fill(['email' => $email, 'password' => 'a long enough secret']);
     $this->waitFor(fn () => str_contains($this->text('.work'), $email) ?: null, 'the garden to be kept');
-    foreach ($this->browser->findElements(WebDriverBy::cssSelector('.work button')) as $button) {
-        if ($button->getText() === 'Sign out') {
-            $button->click();
-            break;
-        }
-    }
+    $this->press('Sign out');
     $this->waitFor(fn () => $this->text('h1') === 'Sign in' ?: null, 'the way in');
     $fill(['email' => $email, 'password' => 'wrong password']);
     $this->waitFor(fn () => str_contains($this->text('.work'), 'not right') ?: null, 'the refusal');
     $this->visit('/sign-in');
     $fill(['email' => $email, 'password' => 'a long enough secret']);
     $this->waitFor(fn () => str_contains($this->text('[data-crop="copper-kettle"] .line-sow'), 'for 7') ?: null, 'everything again');
+    expect($this->api('/api/account')['email'])->toBe($email);
 });
 
 it('sets a new password by the letter in the mailbox', function () {
@@ -75,9 +70,12 @@ it('sets a new password by the letter in the mailbox', function () {
     $this->find('input#email')->sendKeys($email.WebDriverKeys::ENTER);
     $this->waitFor(fn () => str_contains($this->text('.work'), 'on its way') ?: null, 'the letter');
     $this->visit('/mailbox');
-    $this->find('article a')->click();
+    $this->click('article a');
     $this->find('input#password')->sendKeys('another long secret'.WebDriverKeys::ENTER);
     $this->waitFor(fn () => $this->text('h1') === 'Sign in' ?: null, 'the way in');
+    $this->find('input#email')->sendKeys($email);
+    $this->find('input#password')->sendKeys('another long secret'.WebDriverKeys::ENTER);
+    expect($this->text('[data-crop="copper-kettle"] .line-sow'))->toContain('for 6');
 });
 
 it('has no serious accessibility finding on any other page, in both themes, on a desk and on a phone', function (string $page, int $width) {

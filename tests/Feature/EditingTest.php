@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Seasons\SeasonAssembler;
+
 /** @return array<string, mixed> */
 function change(array $path, mixed $from, mixed $to): array
 {
@@ -136,3 +138,16 @@ it('takes the strange and refuses the impossible', function (array $path, mixed 
     'three decimals' => [['currency'], 'USD', 'KWD', 200],
     'a name of 200 letters, right to left, with markup' => [['seed_lots', 'egg', 'variety'], 'Ink Pot', str_repeat('<b>ש</b>', 25), 200],
 ]);
+
+it('keeps beside the tables just what the tables say', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $fresh = fn () => json_decode((string) json_encode(app(SeasonAssembler::class)->assemble($season->refresh())), true);
+    foreach ([[['lights', 'led', 'hours_per_day'], 16, 12], [['crops', 'copper-kettle', 'split'], null, ['keep' => 6, 'give' => 0, 'sell' => 0]], [['setups', 'bench', 'overrides', 'ink-pot'], null, 'blocks'],
+        [['electricity', 'windows'], [['from' => '23:00', 'to' => '06:00', 'rate' => 0.094]], []], [['seed_lots', 'egg', 'test'], null, ['sown' => 20, 'sprouted' => 17]], [['seed_lots', 'egg', 'test'], ['sown' => 20, 'sprouted' => 17], null]] as [$path, $from, $to]) {
+        $this->patchJson("/api/seasons/{$season->id}", change($path, $from, $to))->assertOk();
+        expect(document($this, $season->id))->toEqual($fresh(), implode('.', $path));
+    }
+    $this->postJson("/api/seasons/{$season->id}/crops", ['text' => '3 kale'])->assertOk();
+    expect(document($this, $season->id))->toEqual($fresh());
+});

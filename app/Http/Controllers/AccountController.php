@@ -8,6 +8,7 @@ use App\Gardens\Garden;
 use App\Http\Gardener;
 use App\Http\Json;
 use App\Http\Requests\AccountRequest;
+use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -26,9 +27,10 @@ final class AccountController
     #[OA\Response(response: 200, description: 'The account', content: new OA\JsonContent(ref: '#/components/schemas/Account'))]
     public function show(): JsonResponse
     {
-        $user = $this->gardener->user();
+        /** @var ?User $user */
+        $user = Auth::user();
 
-        return Json::of(['email' => $user->email, 'trial' => $user->trial, 'mailbox' => (bool) config('jolly.mailbox')]);
+        return Json::of(['email' => $user?->email, 'trial' => $user->trial ?? false, 'guest' => $user === null, 'mailbox' => (bool) config('jolly.mailbox')]);
     }
 
     #[OA\Post(path: '/api/account', operationId: 'keepGarden', summary: 'Keep this garden with an e-mail and a password', tags: ['Account'])]

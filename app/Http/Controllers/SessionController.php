@@ -55,7 +55,7 @@ final class SessionController
             $garden->bringAlong($trial, $user);
         }
 
-        return Json::of(['email' => $user->email, 'trial' => false, 'mailbox' => (bool) config('jolly.mailbox')]);
+        return Json::of(['email' => $user->email, 'trial' => false, 'guest' => false, 'mailbox' => (bool) config('jolly.mailbox')]);
     }
 
     #[OA\Delete(path: '/api/session', operationId: 'signOut', summary: 'Sign out', tags: ['Account'])]

@@ -27,6 +27,27 @@ final readonly class SeasonReader
         return $this->trusted($document);
     }
 
+    /**
+     * A document that was valid until the rows named were changed: only they are held against the schema.
+     *
+     * @param  array<string, list<string>>  $changed  ids of changed rows, by list
+     *
+     * @throws InvalidSeason with every fault found
+     */
+    public function readChanged(stdClass $document, array $changed): Season
+    {
+        $part = clone $document;
+        foreach (get_object_vars($document) as $list => $rows) {
+            if (is_array($rows)) {
+                $ids = $changed[$list] ?? [];
+                $part->{$list} = array_values(array_filter($rows, fn (mixed $row): bool => $row instanceof stdClass && in_array($row->id ?? null, $ids, true)));
+            }
+        }
+
+        // What is wrong is told by its place in the whole document.
+        return (new SchemaCheck)->faults($part) === [] && (new MeaningCheck($document))->faults() === [] ? $this->trusted($document) : $this->readDocument($document);
+    }
+
     /** A document known to have passed the checks: one the application has written itself. */
     public function trusted(stdClass $document): Season
     {

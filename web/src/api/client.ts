@@ -18,15 +18,23 @@ const AWAY: Problem = { type: 'about:blank', title: 'No answer', status: 0, deta
 
 const cookie = (name: string): string | undefined => document.cookie.split('; ').find((pair) => pair.startsWith(`${name}=`))?.slice(name.length + 1);
 
-const client = createClient<paths>({ baseUrl: window.location.origin, headers: { Accept: 'application/json' } });
-client.use({
-  onRequest({ request }) {
-    const token = cookie('XSRF-TOKEN');
-    if (token !== undefined) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
-    return request;
-  },
-  onError: () => new Refusal(AWAY),
-});
+function withToken(request: Request): Request {
+  const token = cookie('XSRF-TOKEN');
+  if (token !== undefined) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+  return request;
+}
+
+/** Where the session is over (419), a new one is asked for and the request is sent once more. */
+async function send(request: Request): Promise<Response> {
+  const again = request.clone();
+  const response = await fetch(withToken(request));
+  if (response.status !== 419) return response;
+  await fetch('/api/account', { headers: { Accept: 'application/json' } });
+  return fetch(withToken(again));
+}
+
+const client = createClient<paths>({ baseUrl: window.location.origin, headers: { Accept: 'application/json' }, fetch: send });
+client.use({ onError: () => new Refusal(AWAY) });
 
 export { client };
 

@@ -1475,6 +1475,7 @@ export interface components {
         Account: {
             email: string | null;
             trial: boolean;
+            guest: boolean;
             mailbox: boolean;
         };
         Credentials: {

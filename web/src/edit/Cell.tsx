@@ -43,7 +43,7 @@ function CellField<T>({ label, name, column, value, show, parse, save, className
         name={name} aria-label={label} className={`cell-input ${className}`} data-column={column} inputMode={inputMode} autoComplete="off"
         value={draft.text} data-typed={draft.changed ? 'yes' : undefined} style={{ width: width === undefined ? `${Math.min(28, Math.max(1, draft.text.length) + 0.6)}ch` : width }}
         aria-invalid={draft.why !== null} aria-describedby={draft.why === null ? undefined : `${id}-why`}
-        onFocus={(event) => event.target.select()} onChange={(event) => draft.type(event.target.value)}
+        onFocus={(event) => event.target.select()} onClick={(event) => draft.changed || event.currentTarget.select()} onChange={(event) => draft.type(event.target.value)}
         onBlur={() => void draft.commit()} onKeyDown={onKeyDown}
       />
       {draft.why !== null && <span className="cell-why" id={`${id}-why`} role="alert">{draft.why} Until then {show(value)} stays.</span>}

@@ -20,6 +20,8 @@ export interface Draft {
 export function useDraft<T>(value: T, show: (value: T) => string, parse: (typed: string) => Parsed<T>, save: (value: T) => Promise<unknown>): Draft {
   const [typed, setTyped] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
+  /** The value that was there when the typing began. */
+  const [base, setBase] = useState(value);
   const sending = useRef(false);
   const reset = () => {
     setTyped(null);
@@ -35,6 +37,11 @@ export function useDraft<T>(value: T, show: (value: T) => string, parse: (typed:
     if (show(parsed.value) === show(value)) {
       reset();
       return true;
+    }
+    if (show(base) !== show(value)) {
+      setWhy(`Meanwhile it was changed to ${show(value) || 'nothing'} elsewhere. Press Enter to use yours, Escape to keep that.`);
+      setBase(value);
+      return false;
     }
     sending.current = true;
     try {
@@ -52,5 +59,5 @@ export function useDraft<T>(value: T, show: (value: T) => string, parse: (typed:
       sending.current = false;
     }
   };
-  return { text: typed ?? show(value), why, changed: typed !== null, type: (text) => { setTyped(text); setWhy(null); }, commit, reset };
+  return { text: typed ?? show(value), why, changed: typed !== null, type: (text) => { if (typed === null) setBase(value); setTyped(text); setWhy(null); }, commit, reset };
 }

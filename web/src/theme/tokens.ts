@@ -24,7 +24,7 @@ export function themeFor(scheme: Scheme): ThemeConfig {
     token: {
       colorPrimary: c.plant, colorInfo: c.plant, colorError: c.trouble, colorText: c.ink, colorTextBase: c.ink,
       colorBgContainer: c.paper, colorBgElevated: c.paper, colorBgLayout: c.ground, colorBorder: c.rule, borderRadius: 3, fontSize: 15,
-      fontFamily: "'Atkinson Hyperlegible Next', sans-serif", controlHeight: 34, motionDurationMid: '0.12s',
+      fontFamily: "'Atkinson Hyperlegible Next', sans-serif", controlHeight: 34, motionDurationMid: '0.12s', colorTextLightSolid: scheme === 'dark' ? '#10251d' : '#ffffff',
     },
   };
 }

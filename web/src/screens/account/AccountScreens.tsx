@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Button, Form, Input } from 'antd';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { answered, client, Refusal, words } from '../../api/client';
+import { answered, client, words } from '../../api/client';
 import { useAccount } from './useAccount';
 
 interface Fields { email: string; password: string; current_password: string }
@@ -76,7 +76,8 @@ export function AccountScreen() {
   const change = useMutation({ mutationFn: (fields: Partial<Fields> & { current_password: string }) => answered(client.PATCH('/api/account', { body: { ...fields, email: fields.email || undefined, password: fields.password || undefined } })), onSuccess: changed });
   const signOut = useMutation({ mutationFn: () => answered(client.DELETE('/api/session')), onSuccess: () => startOver('/sign-in') });
   const remove = useMutation({ mutationFn: (body: { current_password?: string }) => answered(client.DELETE('/api/account', { body })), onSuccess: () => startOver('/sign-in') });
-  if (error) return <main className="work narrow"><p role="alert">{error instanceof Refusal && error.problem.status === 401 ? <Link to="/sign-in">Sign in</Link> : words(error)}</p></main>;
+  if (error) return <main className="work narrow"><p role="alert">{words(error)}</p></main>;
+  if (account?.guest) return <main className="work narrow"><h1>Nobody is signed in</h1><p><Link to="/sign-in">Sign in</Link>, or <a href="/">just try it</a>.</p></main>;
   if (!account) return <main className="work narrow" aria-busy="true" />;
   return (
     <main className="work narrow">

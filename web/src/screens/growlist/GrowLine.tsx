@@ -11,7 +11,9 @@ import { SiteStrip } from './SiteStrip';
 import { parseSeeds, parseText } from './parse';
 
 interface Props {
-  store: SeasonStore; setup: string; crop: Crop; facts: LineFacts; result: CropResult; picture: CropPicture;
+  store: SeasonStore; setup: string; crop: Crop;
+  /** What the figures were reckoned for; `crop` may be ahead of it. */
+  reckoned: number; facts: LineFacts; result: CropResult; picture: CropPicture;
   currency: string; us: boolean; year: number; open: boolean; chosen: boolean;
   toggle: (crop: string) => void; choose: (crop: string, range: boolean) => void;
 }
@@ -20,7 +22,7 @@ const PRICE = { least: 0, most: 1_000_000 };
 const WANTED = { least: 1, most: 100_000, whole: true };
 
 /** One crop, read like a sentence; every figure is changed where it stands. */
-export const GrowLine = memo(function GrowLine({ store, setup, crop, facts, result, picture, currency, us, year, open, chosen, toggle, choose }: Props) {
+export const GrowLine = memo(function GrowLine({ store, setup, crop, reckoned, facts, result, picture, currency, us, year, open, chosen, toggle, choose }: Props) {
   const ask = useAsk();
   const { lot, species, method, site } = facts;
   const { line } = picture;
@@ -56,7 +58,7 @@ export const GrowLine = memo(function GrowLine({ store, setup, crop, facts, resu
         {result.grown && line.strip !== null && method ? <>
           <SiteStrip strip={line.strip} />
           <small>
-            <button type="button" className="link" data-explain="seeds" onClick={() => ask({ figure: 'seeds', crop: crop.id })}>{sowingLine(result, method, crop.wanted, site, us)}</button>
+            <button type="button" className="link" data-explain="seeds" onClick={() => ask({ figure: 'seeds', crop: crop.id })}>{sowingLine(result, method, reckoned, site, us)}</button>
             {crop.sow?.method === method.id && ', your say'}
           </small>
         </> : <small className={result.cost === null ? 'trouble' : ''}>{result.cost === null ? `▲ ${upper(failure(result.warnings[0]))}` : 'nothing: you buy it'}</small>}

@@ -30,15 +30,16 @@ function List({ shown }: { shown: OnScreen }) {
 
   const lines = useMemo(() => {
     const facts = factsOf(season);
+    const reckoned = new Map(shown.state.season.crops.map((crop) => [crop.id, crop.wanted]));
     const all = season.crops.flatMap((crop): ShownLine[] => {
       const [result, drawn] = [cropResult(crop.id), picture(crop.id)];
       const known = facts(crop, result);
-      return result && drawn && known ? [{ crop, result, picture: drawn, facts: known }] : [];
+      return result && drawn && known ? [{ crop, reckoned: reckoned.get(crop.id) ?? crop.wanted, result, picture: drawn, facts: known }] : [];
     });
     const found = wish === '' ? all : all.filter(({ crop, facts: { lot, species, method }, result }) =>
       [lot.variety, species?.name, method?.name, crop.id, result.verdict?.replace('_', ' ')].some((text) => text?.toLowerCase().includes(wish)));
     return sortLines(found, order);
-  }, [season, cropResult, picture, order, wish]);
+  }, [season, shown.state, cropResult, picture, order, wish]);
 
   const toggle = useCallback((crop: string) => setOpen((now) => (now === crop ? null : crop)), []);
   const ids = useRef<string[]>([]);
@@ -84,9 +85,9 @@ function List({ shown }: { shown: OnScreen }) {
             </tr>
           </thead>
           <tbody>
-            {lines.map(({ crop, facts, result, picture: drawn }) => (
+            {lines.map(({ crop, reckoned, facts, result, picture: drawn }) => (
               <Fragment key={crop.id}>
-                <GrowLine store={store} setup={setup.name} crop={crop} facts={facts} result={result} picture={drawn} currency={season.currency} us={season.units === 'us'}
+                <GrowLine store={store} setup={setup.name} crop={crop} reckoned={reckoned} facts={facts} result={result} picture={drawn} currency={season.currency} us={season.units === 'us'}
                   year={season.year} open={open === crop.id} chosen={chosen.has(crop.id)} toggle={toggle} choose={choose} />
                 {open === crop.id && <tr className="panel" id={`panel-${crop.id}`}><td colSpan={9}><CropPanel shown={shown} crop={crop} facts={facts} result={result} picture={drawn} close={() => setOpen(null)} /></td></tr>}
               </Fragment>

@@ -1,7 +1,7 @@
 import type { Crop, CropPicture, CropResult } from '../../api/types';
 import type { LineFacts } from '../../season/site';
 
-export interface ShownLine { crop: Crop; facts: LineFacts; result: CropResult; picture: CropPicture }
+export interface ShownLine { crop: Crop; reckoned: number; facts: LineFacts; result: CropResult; picture: CropPicture }
 
 export type Order = 'listed' | 'name' | 'sowing' | 'cost' | 'saves' | 'wanted' | 'verdict';
 
