@@ -159,6 +159,7 @@ DB_DATABASE=$2
 DB_USERNAME=jolly
 DB_PASSWORD=$(cat "$VAR/pg.password")
 CACHE_STORE=database
+DB_PERSISTENT=true
 QUEUE_CONNECTION=$([ "$1" = test ] && echo sync || echo database)
 JOLLY_MAILBOX=true
 LOG_CHANNEL=single
@@ -173,6 +174,13 @@ artisan() {
   local instance=$1 user; shift; user=$(web_user)
   if [ "$user" = "$(id -un)" ]; then JOLLY_INSTANCE=$instance php "$ROOT/artisan" "$@"
   else runuser -u "$user" -- env JOLLY_INSTANCE="$instance" php "$ROOT/artisan" "$@"; fi
+}
+
+# Settings and routes in one file each, which the web server's processes read instead of many.
+cache_settings() {
+  local dir=$VAR/$1/storage/framework
+  rm -f "$dir/config.php" "$dir/routes.php"
+  APP_CONFIG_CACHE=$dir/config.php artisan "$1" config:cache && APP_ROUTES_CACHE=$dir/routes.php artisan "$1" route:cache
 }
 
 # start_web INSTANCE PORT: nginx and php-fpm with configuration of our own.
@@ -191,7 +199,10 @@ pm = static
 pm.max_children = 8
 pm.max_requests = 2000
 env[JOLLY_INSTANCE] = $instance
-env[DB_PERSISTENT] = true
+env[APP_PACKAGES_CACHE] = $dir/storage/framework/packages.php
+env[APP_SERVICES_CACHE] = $dir/storage/framework/services.php
+env[APP_CONFIG_CACHE] = $dir/storage/framework/config.php
+env[APP_ROUTES_CACHE] = $dir/storage/framework/routes.php
 php_admin_value[memory_limit] = 256M
 php_admin_value[display_errors] = 0
 php_admin_value[expose_php] = 0

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
-import type { CropResult, Method } from '../api/types';
-import { certainty, sowingSentence } from './sowing';
+import type { CropLine, CropResult, Method } from '../api/types';
+import { certainty, sowingLine, sowingSentence, verdictWords } from './sowing';
 
 const crop = { grown: true, method: 'cells', warnings: [], seeds: 24, sites: 12, finished: 7.5255, p_enough: 0.99066, sow_on: '2027-04-08' } as unknown as CropResult;
 const method = { pattern: 'per_site', seeds_per_site: 2 } as Method;
@@ -24,4 +24,16 @@ it('never promises everything', () => {
   expect(certainty(0.9999)).toBe('over 99.9');
   expect(certainty(0.899)).toBe('89');
   expect(certainty(1)).toBe('over 99.9');
+});
+
+it('says the same shorter in a line of the list', () => {
+  expect(sowingLine(crop, method, 6, 'cell', true)).toBe('12 cells for 6, 2 seeds each, Apr 8');
+  expect(sowingLine(crop, { ...method, seeds_per_site: 1 }, 6, 'block', false)).toBe('12 blocks for 6, 8 Apr');
+});
+
+it('gives the verdict with its reason', () => {
+  const line = { saves: 2.85 } as CropLine;
+  expect(verdictWords({ ...crop, verdict: 'buy' }, line, 'USD', true)).toMatchObject({ word: 'Buy it', reason: 'buying saves $2.85, but not this variety' });
+  expect(verdictWords({ ...crop, verdict: 'grow' }, line, 'USD', false)).toMatchObject({ word: 'Grow it', reason: 'saves $2.85' });
+  expect(verdictWords({ ...crop, verdict: null, cost: null }, line, 'USD', false).word).toBe('Missing');
 });
