@@ -4,7 +4,7 @@ import { day, fromFrost, isDate, shortDay } from './dates';
 it('writes days as people on either side write them, in any time zone', () => {
   expect(day('2027-04-08', true)).toBe('April 8');
   expect(day('2027-04-08')).toBe('8 April');
-  expect(shortDay('2027-12-31', true)).toBe('Dec 31');
+  expect(shortDay('2027-12-31', true)).toBe('Dec\u00a031');
   expect(day(null)).toBe('');
 });
 

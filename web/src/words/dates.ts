@@ -7,7 +7,7 @@ const format = (date: string, options: Intl.DateTimeFormatOptions, us: boolean):
 export const day = (date: string | null | undefined, us = false): string => (date ? format(date, { day: 'numeric', month: 'long' }, us) : '');
 
 /** "Apr 8" or "8 Apr", where there is little room. */
-export const shortDay = (date: string | null | undefined, us = false): string => (date ? format(date, { day: 'numeric', month: 'short' }, us) : '');
+export const shortDay = (date: string | null | undefined, us = false): string => (date ? format(date, { day: 'numeric', month: 'short' }, us).replace(' ', '\u00a0') : '');
 
 /** "a week before the last frost", "on the last frost", "10 days after it". */
 export function fromFrost(days: number, frost: string): string {

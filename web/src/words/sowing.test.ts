@@ -27,8 +27,8 @@ it('never promises everything', () => {
 });
 
 it('says the same shorter in a line of the list', () => {
-  expect(sowingLine(crop, method, 6, 'cell', true)).toBe('12 cells for 6, 2 seeds each, Apr 8');
-  expect(sowingLine(crop, { ...method, seeds_per_site: 1 }, 6, 'block', false)).toBe('12 blocks for 6, 8 Apr');
+  expect(sowingLine(crop, method, 6, 'cell', true)).toBe('12 cells for 6, 2 seeds each, Apr\u00a08');
+  expect(sowingLine(crop, { ...method, seeds_per_site: 1 }, 6, 'block', false)).toBe('12 blocks for 6, 8\u00a0Apr');
 });
 
 it('gives the verdict with its reason', () => {
