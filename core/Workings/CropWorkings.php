@@ -32,6 +32,7 @@ final readonly class CropWorkings
         return match ($figure) {
             'g' => $this->germination(),
             'seeds' => $this->seeds(),
+            'p_enough' => $this->odds(),
             'cost' => $this->cost(),
             'per_finished' => $this->perFinished(),
             'extra_cost' => $this->extraCost(),
@@ -80,6 +81,18 @@ final readonly class CropWorkings
                 new Term('sites rounded up to', $method->roundSitesTo, Unit::Count, ['methods', $method->id, 'round_sites_to']),
                 new Term('chance of enough', $sowing->enough, Unit::Share),
             ]);
+    }
+
+    private function odds(): Working
+    {
+        $sowing = $this->plan->sowing;
+        $stages = array_map(fn (StagePlan $stage): Term => new Term("{$stage->stage->name}: lives through it", $stage->stage->survival, Unit::Share), $this->plan->stages);
+
+        return new Working('p_enough', 'The odds of having enough', $sowing->enough, Unit::Share,
+            'The exact chance that at least the wanted number finishes, every seed and every plant on its own; what is potted on is counted down to what is moved.',
+            'P(finished ≥ '.Figures::number($this->plan->crop->wanted).')', [
+                new Term('sites sown', $sowing->sites, Unit::Count, null, 'seeds'), new Term('a site is filled', $sowing->q, Unit::Share, null, 'g'), ...$stages,
+                new Term('finish on average', $sowing->finished, Unit::Plants), new Term('short on average', $sowing->shortfall, Unit::Plants), new Term('more than wanted', $sowing->surplus, Unit::Plants)]);
     }
 
     private function cost(): Working

@@ -95,8 +95,15 @@ it('explains every figure a screen shows', function () {
         is_numeric($shown) && expect($working['value'])->toBeNear($shown);
     }
     $crop = $state['result']['setups'][0]['crops'][0];
-    foreach (['g', 'seeds', 'cost', 'per_finished', 'extra_cost', ...array_keys(array_filter($crop['heads']))] as $figure) {
+    foreach (['g', 'seeds', 'p_enough', 'buy_cost', 'cost', 'per_finished', 'extra_cost', ...array_keys(array_filter($crop['heads']))] as $figure) {
         $working = $this->getJson("/api/seasons/{$season->id}/setups/bench/workings/{$figure}?crop={$crop['id']}")->assertOk()->json();
         expect($working['value'])->toBeNear($crop[$figure] ?? $crop['heads'][$figure], 1e-9)->and($working['terms'])->not->toBe([]);
+    }
+    foreach ($state['result']['setups'][0]['crops'] as $crop) {
+        $line = $state['pictures']['bench']['crops'][$crop['id']]['line'];
+        foreach (['nursery_each', 'saves'] as $figure) {
+            $answer = $this->getJson("/api/seasons/{$season->id}/setups/bench/workings/{$figure}?crop={$crop['id']}");
+            $line[$figure] === null ? $answer->assertNotFound() : expect($answer->json('value'))->toBeNear($line[$figure]);
+        }
     }
 });

@@ -10,6 +10,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use JollyPenny\Core\Costing\SeasonCosting;
 use JollyPenny\Core\Costing\SetupCosting;
+use JollyPenny\Core\Workings\BuyingWorkings;
 use JollyPenny\Core\Workings\CropWorkings;
 use JollyPenny\Core\Workings\NoSuchFigure;
 use JollyPenny\Core\Workings\Origins;
@@ -39,7 +40,7 @@ final class WorkingController
                 $working = (new SetupWorkings($books, $result))->of($figure);
             } else {
                 $line = array_column($result->crops, null, 'id')[is_string($crop) ? $crop : ''] ?? throw new NotFoundHttpException;
-                $working = (new CropWorkings($books, $line))->of($figure);
+                $working = BuyingWorkings::explains($figure) ? (new BuyingWorkings($books, $line))->of($figure) : (new CropWorkings($books, $line))->of($figure);
             }
         } catch (NoSuchFigure $e) {
             throw new NotFoundHttpException($e->getMessage(), $e);

@@ -64,7 +64,7 @@ export function verdictWords(crop: CropResult, line: CropLine, currency: string,
   const saved = money(line.saves === null ? null : Math.abs(line.saves), currency);
   switch (crop.verdict) {
     case 'grow': return { word: 'Grow it', reason: `saves ${saved}`, tone: 'grow' };
-    case 'grow_along': return { word: 'Grow it along', reason: 'pays only as the bench runs anyway', tone: 'along' };
+    case 'grow_along': return { word: 'Grow it along', reason: 'only as the bench runs anyway', tone: 'along' };
     case 'buy': return { word: 'Buy it', reason: `buying saves ${saved}${substitute ? ', but not this variety' : ''}`, tone: 'buy' };
     case 'grow_only': return { word: 'Only grown', reason: 'nobody sells it', tone: 'grow' };
     case 'buy_only': return { word: 'Only bought', reason: failure(crop.warnings[0]).split('.')[0] ?? '', tone: 'buy' };

@@ -64,14 +64,14 @@ export const GrowLine = memo(function GrowLine({ store, setup, crop, reckoned, f
         </> : <small className={result.cost === null ? 'trouble' : ''}>{result.cost === null ? `▲ ${upper(failure(result.warnings[0]))}` : 'nothing: you buy it'}</small>}
         {result.grown && result.warnings.map((code) => <small key={code} className="trouble">▲ {warningWords(code)}</small>)}
       </td>
-      <td className="line-odds" data-head="Odds">{result.p_enough !== null && <><span className="mono strong" data-odds>{odds(result.p_enough)}</span><small>of having enough</small></>}</td>
+      <td className="line-odds" data-head="Odds">{result.p_enough !== null && <><button type="button" className="amount mono strong" data-odds onClick={() => ask({ figure: 'p_enough', crop: crop.id })}>{odds(result.p_enough)}</button><small>of having enough</small></>}</td>
       <td className="line-cost" data-head="One finished">
         {result.per_finished !== null
           ? <button type="button" className="amount copper mono strong" data-cost onClick={() => ask({ figure: 'per_finished', crop: crop.id })}>{money(result.per_finished, currency, true)}</button>
           : <span className="mono">–</span>}
-        <small>nursery {money(line.nursery_each, currency, true)}</small>
+        <small>nursery {line.nursery_each === null ? '–' : <button type="button" className="link" onClick={() => ask({ figure: 'nursery_each', crop: crop.id })}>{money(line.nursery_each, currency, true)}</button>}</small>
       </td>
-      <td className="line-verdict" data-head="Verdict"><span className={`verdict-${verdict.tone} strong`}>{verdict.word}</span><small>{verdict.reason}</small></td>
+      <td className="line-verdict" data-head="Verdict"><span className={`verdict-${verdict.tone} strong`}>{verdict.word}</span><small>{line.saves === null ? verdict.reason : <button type="button" className="link" onClick={() => ask({ figure: 'saves', crop: crop.id })}>{verdict.reason}</button>}</small></td>
       <td className="line-more">
         <button type="button" className="plain" aria-expanded={open} aria-controls={`panel-${crop.id}`} data-open={crop.id} onClick={() => toggle(crop.id)}>
           <span aria-hidden="true">{open ? '▴' : '▾'}</span><span className="hidden">{open ? 'Less' : 'More'} on {name} in {setup}</span>

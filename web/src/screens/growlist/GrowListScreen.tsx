@@ -10,6 +10,7 @@ import { AddBox } from './AddBox';
 import { CropPanel } from './CropPanel';
 import { GrowLine } from './GrowLine';
 import { ManyBar } from './ManyBar';
+import { SeasonFacts } from './SeasonFacts';
 import { ORDERS, sortLines, type Order, type ShownLine } from './order';
 
 /** The grow list: what, how many, from which packet, how much to sow, what it costs, and whether to. */
@@ -64,6 +65,7 @@ function List({ shown }: { shown: OnScreen }) {
       <div className="list-head">
         <div>
           <h1>{season.crops.length === 0 ? 'Nothing on the list yet' : `${upper(count(season.crops.length))} ${plural(season.crops.length, 'crop')}, ${wanted.toLocaleString('en')} ${plural(wanted, 'plant')} wanted`}</h1>
+          <SeasonFacts season={season} />
           <div className="list-tools">
             <SetupPicker />
             {season.crops.length > 0 && <>

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Workings;
+
+use JollyPenny\Core\Costing\Basket;
+use JollyPenny\Core\Costing\CropResult;
+use JollyPenny\Core\Costing\SetupBooks;
+use JollyPenny\Core\Season\Crop;
+
+/** What a crop costs at the nursery, and what its verdict saves against the other way; for crops grown or bought. */
+final readonly class BuyingWorkings
+{
+    private Crop $crop;
+
+    public function __construct(private SetupBooks $books, private CropResult $result)
+    {
+        $this->crop = array_column($books->season()->crops, null, 'id')[$result->id];
+    }
+
+    public static function explains(string $figure): bool
+    {
+        return in_array($figure, ['buy_cost', 'nursery_each', 'saves'], true);
+    }
+
+    /** @throws NoSuchFigure */
+    public function of(string $figure): Working
+    {
+        return match ($figure) {
+            'buy_cost' => $this->buying(),
+            'nursery_each' => $this->each(),
+            'saves' => $this->saves(),
+            default => throw new NoSuchFigure("There is no figure \"{$figure}\"."),
+        };
+    }
+
+    private function buying(): Working
+    {
+        $basket = $this->books->nursery->basket($this->crop) ?? throw new NoSuchFigure('Nobody sells this crop.');
+        $terms = [new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted']),
+            new Term('of bought plants are lost', $this->crop->boughtLoss, Unit::Share, ['crops', $this->crop->id, 'bought_loss']),
+            new Term('plants to buy', Basket::plantsNeeded($this->crop->wanted, $this->crop->boughtLoss), Unit::Plants)];
+        $parts = [];
+        foreach ($this->books->index->offers as $id => $offer) {
+            if (isset($basket->packs[$id])) {
+                $terms[] = new Term("{$offer->name}, {$offer->plants} to a pack: packs", $basket->packs[$id], Unit::Count);
+                $terms[] = new Term("{$offer->name}, a pack", $offer->price, Unit::Money, ['nursery', $offer->id, 'price']);
+                $parts[] = $basket->packs[$id].' × '.Figures::number($offer->price);
+            }
+        }
+
+        return new Working('buy_cost', 'Buying this crop', $basket->cost, Unit::Money,
+            'The cheapest packs that cover the plants, those that will be lost too. The trip is not in it.', Figures::sum($parts), $terms);
+    }
+
+    private function each(): Working
+    {
+        $cost = $this->result->buy_cost ?? throw new NoSuchFigure('Nobody sells this crop.');
+
+        return new Working('nursery_each', 'One plant at the nursery', $cost / $this->crop->wanted, Unit::Money, 'Buying the crop, over the plants wanted.',
+            Figures::number($cost).' ÷ '.Figures::number($this->crop->wanted), [
+                new Term('buying the crop', $cost, Unit::Money, null, 'buy_cost'), new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted'])]);
+    }
+
+    private function saves(): Working
+    {
+        $buying = $this->result->buy_cost;
+        if ($buying === null || $this->result->cost === null || $this->result->extra_cost === null) {
+            throw new NoSuchFigure('There is only one way with this crop: nothing is saved.');
+        }
+        $short = (float) $this->result->shortfall * $buying / $this->crop->wanted;
+        $own = $this->result->verdict === 'grow';
+        $growing = $own ? $this->result->cost : $this->result->extra_cost;
+        $buy = $this->result->verdict === 'buy';
+
+        return new Working('saves', $buy ? 'What buying saves' : 'What growing saves', ($buy ? -1 : 1) * ($buying - $growing - $short), Unit::Money,
+            $own ? 'Buying, less the crop\'s own share of everything and the few plants that will be short, bought.'
+                : 'Growing counted only at what it adds to a bench that runs anyway, with the few plants that will be short bought, against buying all.',
+            $buy ? Figures::number($growing).' + '.Figures::number($short).' − '.Figures::number($buying) : Figures::number($buying).' − '.Figures::number($growing).' − '.Figures::number($short), [
+                new Term('buying the crop', $buying, Unit::Money, null, 'buy_cost'),
+                new Term($own ? 'its own cost' : 'what growing it adds', $growing, Unit::Money, null, $own ? 'cost' : 'extra_cost'),
+                new Term('plants short, bought', $short, Unit::Money)]);
+    }
+}
