@@ -29,3 +29,14 @@ function coreSays(BrowserTestCase $test): string
 
     return $cost < 0.9995 ? number_format($cost * 100, 1).'¢' : '$'.number_format($cost, 2);
 }
+
+/** @return array{int, string, string} exit code, output and errors of bin/jolly */
+function jolly(string $arguments, string $input = ''): array
+{
+    $process = proc_open(PHP_BINARY.' '.escapeshellarg(__DIR__.'/../bin/jolly').' '.$arguments, [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+    fwrite($pipes[0], $input);
+    fclose($pipes[0]);
+    [$out, $err] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
+
+    return [proc_close($process), $out, $err];
+}

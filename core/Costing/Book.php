@@ -16,4 +16,7 @@ interface Book
 
     /** Money saved if this crop alone were not grown. */
     public function saved(int $crop): float;
+
+    /** Money for all crops together. */
+    public function total(): float;
 }

@@ -89,6 +89,16 @@ final class ContainerBook implements Book
         return $saved;
     }
 
+    public function total(): float
+    {
+        $total = array_sum($this->singleUseCost) + array_sum($this->prep);
+        foreach ([...array_values($this->durable), ...array_values($this->trayware)] as $use) {
+            $total += $use->charge();
+        }
+
+        return $total;
+    }
+
     /** The part of a crop's container cost that is used once. */
     public function singleUseCost(int $crop): float
     {

@@ -64,7 +64,7 @@ final readonly class CropAccount
             $day($plan->sowOn()), $day($plan->plantOutOn()), $plan->g, $sowing->q, $sowing->seeds, $sowing->sites,
             $sowing->finished, $sowing->enough, $sowing->shortfall, $sowing->useful, $sowing->surplus,
             $heads, $cost, $sowing->useful < self::NO_PLANTS ? null : $cost / $sowing->useful, $extra, $buying,
-            Verdict::of($cost + $fill, $extra + $fill, $buying)->value, $this->hours($plan, $index),
+            Verdict::of($cost + $fill, $extra + $fill, $buying)->value, Labour::hours($plan, $this->books->supplies->uses[$index]),
             array_map(fn (StagePlan $stage): StageResult => new StageResult($stage->stage->name, $day($stage->start), $day($stage->end),
                 $stage->sites, $stage->flats, $this->books->energy->stageKwh($stage, PlaceEnergy::LIGHT),
                 $this->books->energy->stageKwh($stage, PlaceEnergy::HEAT)), $plan->stages),
@@ -91,16 +91,5 @@ final readonly class CropAccount
         sort($codes);
 
         return $codes;
-    }
-
-    private function hours(CropPlan $plan, int $index): float
-    {
-        $minutes = $this->books->supplies->uses[$index]->mixingMinutes;
-        foreach ($plan->stages as $stage) {
-            $minutes += $stage->sites * $stage->stage->minutesPerSite + $stage->flatDays() * $stage->stage->minutesPerFlatDay
-                + ($stage->fills() ? $stage->units() * ($stage->container->prepMinutesPerUnit ?? 0.0) : 0.0);
-        }
-
-        return $minutes / 60;
     }
 }

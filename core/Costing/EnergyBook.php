@@ -107,6 +107,18 @@ final class EnergyBook implements Book
         return $saved;
     }
 
+    public function total(): float
+    {
+        $total = 0.0;
+        foreach ($this->places as $energy) {
+            foreach ($energy->totals as $figures) {
+                $total += $figures[PlaceEnergy::COST] + $figures[PlaceEnergy::CREDIT];
+            }
+        }
+
+        return $total + $this->meanRate * array_sum(array_column($this->supplies, 'mixingKwh'));
+    }
+
     /**
      * @template T of Light|Mat|Appliance
      *

@@ -70,6 +70,11 @@ final class EquipmentBook implements Book
         return $saved;
     }
 
+    public function total(): float
+    {
+        return array_sum(array_column($this->items, 'charge'));
+    }
+
     /** @param  ?list<int>  $neededBy */
     private function add(string $kind, Light|Mat|Appliance|Gear $row, Head $head, ?string $place, ?array $neededBy = null): void
     {

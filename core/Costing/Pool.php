@@ -34,6 +34,12 @@ final readonly class Pool
             : min($need, $this->stock) * $unit + $this->packs($need) * $this->packPrice;
     }
 
+    /** @param  array<array-key, self>  $pools */
+    public static function total(array $pools): float
+    {
+        return array_sum(array_map(fn (self $pool): float => $pool->charge($pool->need), $pools));
+    }
+
     /** Money for one user's part of the whole need. */
     public function share(float $use): float
     {

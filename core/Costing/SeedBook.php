@@ -37,6 +37,11 @@ final readonly class SeedBook implements Book
         return $this->pool($crop)?->marginal($this->plans[$crop]->sowing->seeds) ?? 0.0;
     }
 
+    public function total(): float
+    {
+        return Pool::total($this->pools);
+    }
+
     private function pool(int $crop): ?Pool
     {
         return $this->pools[$this->plans[$crop]->lot->id] ?? null;

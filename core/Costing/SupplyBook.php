@@ -53,4 +53,9 @@ final readonly class SupplyBook implements Book
 
         return $saved;
     }
+
+    public function total(): float
+    {
+        return Pool::total($this->pools);
+    }
 }

@@ -95,7 +95,7 @@ final class PlaceEnergy
         $running = self::steps(array_map(fn (Appliance $appliance): array => self::figures(
             $appliance->watts / 1000 * $appliance->hoursPerDay, $mean, $rate), $appliances));
         $this->applianceDay = $running[count($running) - 1];
-        $this->addUp($days);
+        $this->addUp();
     }
 
     /** The share of the day a mat is on: the warmth it has to make up over what it can. */
@@ -110,7 +110,7 @@ final class PlaceEnergy
         if ($kind !== self::APPLIANCE && ! ($kind === self::LIGHT ? $this->lit($stage) : $this->warmed($stage))) {
             return 0.0;
         }
-        $sums = $this->perFlat[$kind][$figure];
+        $sums = $this->perFlat()[$kind][$figure];
 
         return $stage->flats * ($sums[$stage->end - $this->load->firstDay] - $sums[$stage->start - $this->load->firstDay]);
     }
@@ -176,21 +176,40 @@ final class PlaceEnergy
         return $use;
     }
 
-    private function addUp(int $days): void
+    private function addUp(): void
     {
-        $this->perFlat = array_fill(0, 3, array_fill(0, 3, [0.0]));
-        for ($day = 0; $day < $days; $day++) {
+        foreach ($this->load->standing as $day => $standing) {
+            if ($standing === 0) {
+                continue;
+            }
             foreach ($this->onDay($day) as $kind => $figures) {
-                $flats = $this->load->flats[self::SHARED_BY[$kind]][$day];
+                $shared = $this->load->flats[self::SHARED_BY[$kind]][$day] > 0.0;
                 foreach ($figures as $figure => $amount) {
                     $this->totals[$kind][$figure] += $amount;
-                    $this->perFlat[$kind][$figure][] = $this->perFlat[$kind][$figure][$day] + ($flats > 0.0 ? $amount / $flats : 0.0);
-                    if ($flats <= 0.0) {
+                    if (! $shared) {
                         $this->unshared[$kind][$figure] += $amount;
                     }
                 }
             }
         }
+    }
+
+    /** @return array<int, array<int, list<float>>> made when shares are first asked for: weighing set-ups asks for totals only */
+    private function perFlat(): array
+    {
+        if ($this->perFlat === []) {
+            $this->perFlat = array_fill(0, 3, array_fill(0, 3, [0.0]));
+            foreach ($this->load->standing as $day => $standing) {
+                foreach ($this->onDay($day) as $kind => $figures) {
+                    $flats = $this->load->flats[self::SHARED_BY[$kind]][$day];
+                    foreach ($figures as $figure => $amount) {
+                        $this->perFlat[$kind][$figure][] = $this->perFlat[$kind][$figure][$day] + ($flats > 0.0 ? $amount / $flats : 0.0);
+                    }
+                }
+            }
+        }
+
+        return $this->perFlat;
     }
 
     /** @param  array{float, float, float}  $figures */

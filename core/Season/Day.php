@@ -39,10 +39,13 @@ final readonly class Day
         return (int) gmdate('Y', $this->number * 86400);
     }
 
-    /** 1 to 12. */
+    /** 1 to 12. Asked of the same days again and again, so it is remembered. */
     public function month(): int
     {
-        return (int) gmdate('n', $this->number * 86400);
+        /** @var array<int, int> $months */
+        static $months = [];
+
+        return $months[$this->number] ??= (int) gmdate('n', $this->number * 86400);
     }
 
     public function format(): string

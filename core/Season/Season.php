@@ -73,8 +73,27 @@ final readonly class Season
      */
     public function growing(array $crops): self
     {
+        return $this->with($crops, $this->setups);
+    }
+
+    /**
+     * The same season with other set-ups.
+     *
+     * @param  list<Setup>  $setups
+     */
+    public function furnished(array $setups): self
+    {
+        return $this->with($this->crops, $setups);
+    }
+
+    /**
+     * @param  list<Crop>  $crops
+     * @param  list<Setup>  $setups
+     */
+    private function with(array $crops, array $setups): self
+    {
         return new self($this->format, $this->version, $this->name, $this->currency, $this->year, $this->lastFrost, $this->electricity, $crops,
-            $this->setups, $this->places, $this->supplies, $this->mixes, $this->containers, $this->trayware, $this->lights, $this->mats,
+            $setups, $this->places, $this->supplies, $this->mixes, $this->containers, $this->trayware, $this->lights, $this->mats,
             $this->appliances, $this->gear, $this->species, $this->seedLots, $this->methods, $this->nursery, $this->units, $this->firstFrost,
             $this->confidence, $this->hourlyValue, $this->discountRate, $this->chargeOwned, $this->mixOverage, $this->nurseryTripCost,
             $this->feed, $this->meta);

@@ -2,17 +2,6 @@
 
 declare(strict_types=1);
 
-/** @return array{int, string, string} exit code, output, errors */
-function jolly(string $arguments, string $input = ''): array
-{
-    $process = proc_open(PHP_BINARY.' '.escapeshellarg(__DIR__.'/../../bin/jolly').' '.$arguments, [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
-    fwrite($pipes[0], $input);
-    fclose($pipes[0]);
-    [$out, $err] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
-
-    return [proc_close($process), $out, $err];
-}
-
 $small = escapeshellarg(__DIR__.'/../fixtures/one-crop.json');
 
 it('prints the result of a file, a set-up, or standard input', function () use ($small) {

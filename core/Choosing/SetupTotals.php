@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Choosing;
+
+use JollyPenny\Core\Costing\Crowding;
+use JollyPenny\Core\Costing\Labour;
+use JollyPenny\Core\Costing\SetupBooks;
+
+/** What decides between set-ups, without the figures of each crop: many of these are weighed for one answer. */
+final readonly class SetupTotals
+{
+    /**
+     * @param  float  $fillCost  money with everything that falls short bought
+     * @param  int  $supplied  crops that are raised, or bought where somebody sells them
+     */
+    private function __construct(public float $fillCost, public float $hours, public int $crowdedDays, public int $supplied)
+    {
+    }
+
+    public static function of(SetupBooks $books): self
+    {
+        $cost = 0.0;
+        foreach ($books->all() as $book) {
+            $cost += $book->total();
+        }
+        foreach ($books->bought as $crop) {
+            $cost += ($books->nursery->basket($crop)->cost ?? 0.0) + $books->tripShare($crop);
+        }
+        $hours = 0.0;
+        foreach ($books->plans as $i => $plan) {
+            $buying = $books->nursery->basket($plan->crop)?->cost;
+            $cost += $buying === null ? 0.0 : $plan->sowing->shortfall * $buying / $plan->crop->wanted;
+            $hours += Labour::hours($plan, $books->supplies->uses[$i]);
+        }
+
+        return new self($cost, $hours, Crowding::of($books->energy)->days, count($books->plans) + count($books->bought));
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Cli;
+
+use JollyPenny\Core\Choosing\MixAndMatch;
+use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Season\File\Fault;
+use JollyPenny\Core\Season\File\InvalidSeason;
+use JollyPenny\Core\Season\File\JsonText;
+use JollyPenny\Core\Season\File\SeasonReader;
+use JollyPenny\Core\Season\File\SeasonWriter;
+use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Years\YearsCosting;
+
+/** bin/jolly: a season file costed, over the years, or mixed and matched. Exits 0, or 2 with a line for each fault on standard error. */
+final readonly class Jolly
+{
+    private const USAGE = <<<'TEXT'
+        Usage: bin/jolly cost FILE.json [--setup ID]                                 the costing, as JSON
+               bin/jolly years FILE.json --seasons N [--price-rise R] [--setup ID]   the same over 1 to 100 seasons
+               bin/jolly mix FILE.json --setup ID                                    the season file with each crop its cheapest way
+        A file named - is standard input.
+
+        TEXT;
+
+    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup']];
+
+    /**
+     * @param  list<string>  $arguments  after the program's name
+     * @param  resource  $out
+     * @param  resource  $err
+     */
+    public static function run(array $arguments, $out, $err): int
+    {
+        if (in_array($arguments[0] ?? '', ['-h', '--help', 'help'], true)) {
+            fwrite($out, self::USAGE);
+
+            return 0;
+        }
+        $options = self::options($arguments);
+        if ($options === null) {
+            fwrite($err, self::USAGE);
+
+            return 2;
+        }
+        try {
+            $season = (new SeasonReader)->read(self::text($arguments[1]));
+            $answer = match ($arguments[0]) {
+                'years' => self::json(self::years($season, $options)),
+                'mix' => (new SeasonWriter)->toJson((new MixAndMatch($season, self::setup($season, $options['setup'] ?? ''), self::progress($err)))->season()),
+                default => self::json((new SeasonCosting($season))->result(isset($options['setup']) ? self::setup($season, $options['setup'])->id : null)),
+            };
+        } catch (InvalidSeason $e) {
+            fwrite($err, $e->getMessage()."\n");
+
+            return 2;
+        }
+        fwrite($out, rtrim($answer)."\n");
+
+        return 0;
+    }
+
+    /**
+     * @param  list<string>  $arguments
+     * @return ?array<string, string> null where they cannot be understood
+     */
+    private static function options(array $arguments): ?array
+    {
+        $known = self::OPTIONS[$arguments[0] ?? ''] ?? null;
+        if ($known === null || ! isset($arguments[1]) || count($arguments) % 2 !== 0) {
+            return null;
+        }
+        $options = [];
+        foreach (array_chunk(array_slice($arguments, 2), 2) as $pair) {
+            $name = substr($pair[0], 2);
+            if (! str_starts_with($pair[0], '--') || ! in_array($name, $known, true) || isset($options[$name])) {
+                return null;
+            }
+            $options[$name] = $pair[1] ?? '';
+        }
+        $needed = ['years' => 'seasons', 'mix' => 'setup'][$arguments[0]] ?? null;
+
+        return $needed === null || isset($options[$needed]) ? $options : null;
+    }
+
+    /**
+     * @param  array<string, string>  $options
+     * @return array<string, mixed>
+     */
+    private static function years(Season $season, array $options): array
+    {
+        $seasons = $options['seasons'] ?? '';
+        $rise = $options['price-rise'] ?? '0';
+        if (preg_match('/^\d{1,3}$/', $seasons) !== 1 || (int) $seasons < 1 || (int) $seasons > YearsCosting::MOST) {
+            throw InvalidSeason::because([], '"--seasons" is not a whole number from 1 to '.YearsCosting::MOST.'.', 'Give the number of seasons, such as 5.');
+        }
+        if (! is_numeric($rise) || (float) $rise <= -1.0 || (float) $rise > 1.0) {
+            throw InvalidSeason::because([], '"--price-rise" is not a number above -1 and at most 1.', 'Give it per season, such as 0.03.');
+        }
+
+        return (new YearsCosting($season, (int) $seasons, (float) $rise))->result(isset($options['setup']) ? self::setup($season, $options['setup'])->id : null);
+    }
+
+    private static function setup(Season $season, string $id): Setup
+    {
+        return array_column($season->setups, null, 'id')[$id]
+            ?? throw InvalidSeason::because(['setups'], "There is no set-up \"{$id}\".", 'The file has: '.implode(', ', array_column($season->setups, 'id')).'.');
+    }
+
+    /**
+     * @param  resource  $err
+     * @return ?\Closure(int, int): void only where a person looks on
+     */
+    private static function progress($err): ?\Closure
+    {
+        return ! stream_isatty($err) ? null : function (int $done, int $all) use ($err): void {
+            fwrite($err, $all === 0 ? "\r{$done} choices weighed" : "\r{$done} of {$all} choices weighed");
+        };
+    }
+
+    private static function json(mixed $answer): string
+    {
+        return json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+    }
+
+    private static function text(string $file): string
+    {
+        if ($file !== '-' && (! is_file($file) || ! is_readable($file))) {
+            throw new InvalidSeason([new Fault('$', is_dir($file) ? "\"{$file}\" is a directory." : "\"{$file}\" cannot be read.", 'Give the path of a season file.')]);
+        }
+        $stream = fopen($file === '-' ? 'php://stdin' : $file, 'rb');
+        $text = $stream === false ? '' : (string) stream_get_contents($stream, JsonText::MAX_BYTES + 1);
+        $stream === false ?: fclose($stream);
+
+        return $text;
+    }
+}

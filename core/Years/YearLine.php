@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Years;
+
+/** One season of several: money used up, money for durable things, and both added up so far beside buying. */
+final readonly class YearLine
+{
+    public function __construct(
+        public int $season,
+        public float $running,
+        public float $durable,
+        public float $cumulative,
+        public ?float $buying_cumulative,
+    ) {
+    }
+}
