@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ApiDocsController;
+use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CropController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\MailboxController;
@@ -12,6 +14,7 @@ use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\WorkingController;
+use App\Http\Middleware\GardenAtOnce;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->group(function (): void {
@@ -48,9 +51,18 @@ Route::prefix('api')->middleware(['auth', 'throttle:edits'])->group(function ():
         Route::post('crops/{crop}/rounds', [CropController::class, 'rounds']);
         Route::put('crops/{crop}/sow', [CropController::class, 'sow']);
         Route::get('setups/{setup}/crops/{crop}/choices', [CropController::class, 'choices']);
+        Route::get('compare', [CompareController::class, 'show']);
+        Route::get('difference', [CompareController::class, 'difference']);
+        Route::get('years', [CompareController::class, 'years']);
+        Route::post('setups', [CompareController::class, 'store']);
+        Route::get('setups/{setup}/calendar', [CalendarController::class, 'show']);
+        Route::get('setups/{setup}/calendar.ics', [CalendarController::class, 'file']);
+        Route::put('setups/{setup}/feed', [CalendarController::class, 'open']);
+        Route::delete('setups/{setup}/feed', [CalendarController::class, 'close']);
         Route::get('setups/{setup}/workings/{figure}', WorkingController::class);
     });
 });
 
+Route::get('calendar/{token}.ics', [CalendarController::class, 'feed'])->where('token', '[A-Za-z0-9]{48}')->withoutMiddleware(GardenAtOnce::class);
 Route::get('mailbox', MailboxController::class);
 Route::view('/{screen?}', 'app')->where('screen', '(?!api/|build/).*');

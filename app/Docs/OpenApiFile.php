@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace App\Docs;
 
+use JollyPenny\Core\Calendar\Task;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
+use JollyPenny\Core\Choosing\Relief;
 use JollyPenny\Core\Costing\CropChoice;
 use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Pictures\BenchDays;
+use JollyPenny\Core\Pictures\Comparison;
 use JollyPenny\Core\Pictures\CropLine;
+use JollyPenny\Core\Pictures\Difference;
 use JollyPenny\Core\Pictures\PennyStack;
 use JollyPenny\Core\Pictures\Till;
 use JollyPenny\Core\Season\File\SchemaCheck;
+use JollyPenny\Core\Years\SetupYears;
 use OpenApi\Attributes as OA;
 use OpenApi\Generator;
 
@@ -45,6 +51,7 @@ final class OpenApiFile
         $shapes = new Shapes;
         $result = $shapes->of(SetupResult::class);
         [$till, $stack, $line, $choice, $species] = array_map($shapes->of(...), [Till::class, PennyStack::class, CropLine::class, CropChoice::class, SpeciesFacts::class]);
+        [$comparison, $difference, $years, $task, $bench, $relief] = array_map($shapes->of(...), [Comparison::class, Difference::class, SetupYears::class, Task::class, BenchDays::class, Relief::class]);
         $season = json_decode(SchemaCheck::schema(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
         $text = ['type' => 'string'];
@@ -63,7 +70,12 @@ final class OpenApiFile
             'CropPicture' => self::object(['line' => $line, 'stack' => ['oneOf' => [$stack, ['type' => 'null']]], 'till' => $till, 'shown' => ['type' => ['object', 'null'], 'additionalProperties' => ['type' => 'number']]]),
             'SetupPicture' => self::object(['till' => $till, 'crops' => $map(['$ref' => '#/components/schemas/CropPicture'])]),
             'SeasonState' => self::object(['id' => $whole, 'revision' => $whole, 'season' => ['$ref' => '#/components/schemas/Season'], 'result' => ['$ref' => '#/components/schemas/Result'],
-                'pictures' => $map(['$ref' => '#/components/schemas/SetupPicture']), 'history' => self::object(['undo' => $maybe, 'redo' => $maybe]), 'unknown' => $list($text)], ['unknown']),
+                'pictures' => $map(['$ref' => '#/components/schemas/SetupPicture']), 'history' => self::object(['undo' => $maybe, 'redo' => $maybe]), 'unknown' => $list($text), 'added' => $text], ['unknown', 'added']),
+            'Compared' => self::object(['revision' => $whole, 'result' => ['$ref' => '#/components/schemas/Result'], 'comparison' => $comparison]),
+            'Years' => self::object(['setups' => $list($years)]),
+            'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'mix' => $text], ['ready_made', 'copy', 'mix']),
+            'Calendar' => self::object(['tasks' => $list($task), 'bench' => $list($bench), 'relief' => $list($relief), 'feed' => $maybe]),
+            'Feed' => self::object(['address' => $text]),
             'SeasonLine' => self::object(['id' => $whole, 'name' => $text, 'revision' => $whole, 'year' => $whole, 'last_frost' => $text, 'crops' => $whole, 'plants' => $whole, 'setups' => $whole, 'changed_at' => $maybe, 'archived' => $flag]),
             'SeasonList' => self::object(['seasons' => $list(['$ref' => '#/components/schemas/SeasonLine'])]),
             'SeasonMade' => self::object(['id' => $whole]),

@@ -43,18 +43,20 @@ final readonly class PennyStack
         $wanted = array_column($season->crops, 'wanted', 'id')[$crop->id];
         $nursery = $crop->buy_cost === null ? null : $crop->buy_cost / $wanted;
 
-        return self::stack($crop->heads ?? [], 0.0, $crop->useful, $nursery, max($crop->per_finished, $nursery ?? 0.0), $season->currency);
+        $heads = $crop->heads ?? [];
+
+        return self::stack($heads, 0.0, $crop->useful, $nursery, self::coin(max($crop->per_finished, $nursery ?? 0.0) + self::credit($heads) / $crop->useful, $season->currency));
     }
 
     /** One plant of the list, shortfalls bought; null where nothing is supplied. */
-    public static function ofSetup(SetupResult $setup, float $tallest, string $currency): ?self
+    public static function ofSetup(SetupResult $setup, float $coin): ?self
     {
         return $setup->per_wanted === null ? null
-            : self::stack($setup->heads, $setup->fill_cost - $setup->cost, $setup->filled, $setup->nursery_per_plant, $tallest, $currency);
+            : self::stack($setup->heads, $setup->fill_cost - $setup->cost, $setup->filled, $setup->nursery_per_plant, $coin);
     }
 
     /** @param  array<string, float>  $heads */
-    private static function stack(array $heads, float $bought, float $plants, ?float $nursery, float $tallest, string $currency): self
+    private static function stack(array $heads, float $bought, float $plants, ?float $nursery, float $coin): self
     {
         $amounts = array_fill_keys(array_column(CoinGroup::cases(), 'value'), 0.0);
         $credit = 0.0;
@@ -63,7 +65,6 @@ final readonly class PennyStack
             $group === null ? $credit -= $amount / $plants : $amounts[$group->value] += $amount / $plants;
         }
         $amounts[CoinGroup::Bought->value] += $bought / $plants;
-        $coin = self::coin($tallest + $credit, Currency::places($currency));
         $coins = Penny::parts(array_map(fn (float $amount): float => $amount / $coin, $amounts), 0);
         $groups = [];
         foreach ($amounts as $group => $amount) {
@@ -75,10 +76,20 @@ final readonly class PennyStack
             $nursery === null ? null : (int) round($nursery / $coin));
     }
 
-    /** The smallest of 1, 2, 5, 10, … of the currency's least coin with which the tallest stack stays within bounds. */
-    private static function coin(float $tallest, int $places): float
+    /**
+     * Money that a heat credit takes off the top.
+     *
+     * @param  array<string, float>  $heads
+     */
+    public static function credit(array $heads): float
     {
-        $least = 10 ** -$places;
+        return -($heads[Head::HeatCredit->value] ?? 0.0);
+    }
+
+    /** The smallest of 1, 2, 5, 10, … of the currency's least coin with which the tallest stack stays within bounds. */
+    public static function coin(float $tallest, string $currency): float
+    {
+        $least = 10 ** -Currency::places($currency);
         for ($size = $least; ; $size *= 10) {
             foreach ([1, 2, 5] as $step) {
                 if ($tallest / ($size * $step) <= self::TALLEST) {

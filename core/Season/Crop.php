@@ -32,6 +32,13 @@ final readonly class Crop
     ) {
     }
 
+    /** The same crop planted out so many days after its frost. */
+    public function plantedOut(int $offset): self
+    {
+        return new self($this->id, $this->lot, $this->wanted, $offset, $this->split, $this->anchor, $this->sowOn, $this->coldDays,
+            $this->sow, $this->moveOn, $this->nursery, $this->boughtLoss, $this->substitute, $this->meta);
+    }
+
     /** The same crop from another seed lot. */
     public function from(string $lot): self
     {

@@ -41,6 +41,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/setups/{setup}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Tasks by day, and how full each place is */
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The tasks as an iCalendar file */
+        get: operations["calendarFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A private address a calendar program can subscribe to; asked again, a new one that replaces it */
+        put: operations["openFeed"];
+        post?: never;
+        /** Revoke the address */
+        delete: operations["closeFeed"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -69,6 +121,74 @@ export interface paths {
         get: operations["cautions"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All set-ups side by side */
+        get: operations["compare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/difference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What makes two set-ups differ, largest first */
+        get: operations["difference"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/years": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same set-ups over one to ten seasons */
+        get: operations["years"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One more set-up: ready-made, a copy, or mix and match */
+        post: operations["addSetup"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1336,6 +1456,134 @@ export interface components {
             caution: string | null;
             source: string;
         };
+        /** @description Set-ups side by side: their penny stacks in one size of coin, what each cannot supply, each crop's cheapest way, and the advice. *\/ */
+        Comparison: {
+            /** @description money that one coin stands for */
+            coin: number;
+            /** @description price of one plant of the list at the nursery */
+            nursery: number | null;
+            setups: components["schemas"]["ComparedSetup"][];
+            /** @description set-up in which a crop costs least, by crop */
+            cheapest: {
+                [key: string]: string | null;
+            };
+            /** @description what the cheapest fair set-up comes down to */
+            advice: components["schemas"]["Advice"] | null;
+        };
+        /** @description One set-up of a comparison. *\/ */
+        ComparedSetup: {
+            id: string;
+            stack: components["schemas"]["PennyStack"] | null;
+            /** @description whether it supplies the list, so that its price compares with the others' */
+            fair: boolean;
+            /** @description crops it neither raises nor buys */
+            unsupplied: string[];
+            /** @description money for one plant with those of them that somebody sells bought too; null where there are none */
+            priced_in: number | null;
+            /** @description plants then still missing */
+            still_missing: number;
+            /** @description kWh */
+            electricity: number;
+        };
+        /** @description What to do, from the cheapest set-up that supplies the list: grow these, buy those. *\/ */
+        Advice: {
+            setup: string;
+            /** @description crops */
+            grow: string[];
+            /** @description crops that pay only because the bench is running anyway */
+            along: string[];
+            /** @description crops it buys, or would do better to */
+            buy: string[];
+            /** @description money to fill the list */
+            cost: number;
+            /** @description money against buying everything */
+            saves: number | null;
+        };
+        /** @description What makes one set-up dearer or cheaper than another, head by head, largest first; it adds up to the difference in filling the list. *\/ */
+        Difference: {
+            from: string;
+            to: string;
+            /** @description money, the second less the first */
+            total: number;
+            /** @description `by` rounded so that the parts add up to the shown total; "shortfall" is plants bought for those that fail */
+            parts: {
+                head: string;
+                from: number;
+                to: number;
+                by: number;
+            }[];
+        };
+        /** @description A set-up over several seasons. Property names are the result's keys. *\/ */
+        SetupYears: {
+            id: string;
+            /** @description whether buying would give the same plants */
+            comparable: boolean;
+            seasons: components["schemas"]["YearLine"][];
+            /** @description the first by whose end it has cost no more than buying */
+            payback_season: number | null;
+            /** @description money, at the season's discount rate */
+            present_value: number;
+            buying_present_value: number | null;
+        };
+        /** @description One season of several: money used up, money for durable things, and both added up so far beside buying. *\/ */
+        YearLine: {
+            season: number;
+            running: number;
+            durable: number;
+            cumulative: number;
+            buying_cumulative: number | null;
+        };
+        /** @description One thing to do on a day. The id stays the same when the day moves. *\/ */
+        Task: {
+            /** @description of the crop, the kind and which of them, within a set-up */
+            id: string;
+            /** @description year-month-day */
+            date: string;
+            kind: components["schemas"]["TaskKind"];
+            /** @description null for what all crops share */
+            crop: string | null;
+            words: string;
+        };
+        /** @enum {string} */
+        TaskKind: "chill" | "wash" | "soak" | "sow" | "drain" | "first_look" | "last_resow" | "cover_off" | "mat_off" | "stage" | "feed" | "plant_out" | "buy";
+        /** @description An indoor place day by day: flats that stand there, want light and want heat, against what there is; and its over-full days. *\/ */
+        BenchDays: {
+            id: string;
+            name: string;
+            /** @description day of the first figure */
+            first: string;
+            /** @description flats by day */
+            all: number[];
+            light: number[];
+            heat: number[];
+            /** @description flats, null without limit */
+            room: number | null;
+            /** @description flats that the lamps cover */
+            lit: number;
+            /** @description flats that the mats cover; null without mats */
+            warmed: number | null;
+            /** @description from and to inclusive; why: room, light or heat */
+            crowded: {
+                from: string;
+                to: string;
+                why: string;
+                crops: string[];
+            }[];
+        };
+        /** @description One way to make room on an over-full bench, and what it does. *\/ */
+        Relief: {
+            /** @description later (sown later), earlier (planted out earlier) or smaller (another method that takes less room) */
+            kind: string;
+            crop: string;
+            /** @description by how many it is later or earlier */
+            days: number | null;
+            /** @description the other method */
+            method: string | null;
+            /** @description money more, to fill the list */
+            cost: number;
+            /** @description left */
+            crowded_days: number;
+        };
         Result: {
             format: string;
             version: number;
@@ -1368,6 +1616,29 @@ export interface components {
                 redo: string | null;
             };
             unknown?: string[];
+            added?: string;
+        };
+        Compared: {
+            revision: number;
+            result: components["schemas"]["Result"];
+            comparison: components["schemas"]["Comparison"];
+        };
+        Years: {
+            setups: components["schemas"]["SetupYears"][];
+        };
+        NewSetup: {
+            ready_made?: string;
+            copy?: string;
+            mix?: string;
+        };
+        Calendar: {
+            tasks: components["schemas"]["Task"][];
+            bench: components["schemas"]["BenchDays"][];
+            relief: components["schemas"]["Relief"][];
+            feed: string | null;
+        };
+        Feed: {
+            address: string;
         };
         SeasonLine: {
             id: number;
@@ -1686,6 +1957,94 @@ export interface operations {
             };
         };
     };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The calendar */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    calendarFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description text/calendar */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    openFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The address */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Feed"];
+                };
+            };
+        };
+    };
+    closeFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Revoked */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     catalogue: {
         parameters: {
             query?: never;
@@ -1724,6 +2083,105 @@ export interface operations {
                     "application/json": components["schemas"]["Cautions"];
                 };
             };
+        };
+    };
+    compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every set-up's result, stacks in one size of coin, and the advice */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compared"];
+                };
+            };
+        };
+    };
+    difference: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+            };
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The difference */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Difference"];
+                };
+            };
+        };
+    };
+    years: {
+        parameters: {
+            query: {
+                seasons: number;
+                price_rise?: number;
+            };
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Cumulative cost against buying */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Years"];
+                };
+            };
+        };
+    };
+    addSetup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSetup"];
+            };
+        };
+        responses: {
+            /** @description The season as it is now; `added` is the set-up's id */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonState"];
+                };
+            };
+            422: components["responses"]["Faults"];
         };
     };
     addCrops: {

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Gardener;
+use App\Http\Json;
+use App\Http\SeasonState;
+use App\Seasons\SeasonEditor;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Catalogue\NotInCatalogue;
+use JollyPenny\Core\Catalogue\ReadyMade;
+use JollyPenny\Core\Catalogue\SeasonDraft;
+use JollyPenny\Core\Choosing\MixAndMatch;
+use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Pictures\Comparison;
+use JollyPenny\Core\Pictures\Difference;
+use JollyPenny\Core\Season\File\SeasonReader;
+use JollyPenny\Core\Season\File\SeasonWriter;
+use JollyPenny\Core\Years\YearsCosting;
+use OpenApi\Attributes as OA;
+use stdClass;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** All set-ups side by side, what makes them differ, how they do over the years; and new ones beside them. */
+final class CompareController
+{
+    private const MOST_SEASONS = 10;
+
+    public function __construct(private readonly Gardener $gardener)
+    {
+    }
+
+    #[OA\Get(path: '/api/seasons/{season}/compare', operationId: 'compare', summary: 'All set-ups side by side', tags: ['Compare'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 200, description: 'Every set-up\'s result, stacks in one size of coin, and the advice', content: new OA\JsonContent(ref: '#/components/schemas/Compared'))]
+    public function show(int $season): JsonResponse
+    {
+        $kept = $this->gardener->kept($season);
+        $result = (new SeasonCosting($kept->file))->result();
+
+        return Json::of(['revision' => $kept->model->revision, 'result' => $result, 'comparison' => Comparison::of($result['setups'], $kept->file)]);
+    }
+
+    #[OA\Get(path: '/api/seasons/{season}/difference', operationId: 'difference', summary: 'What makes two set-ups differ, largest first', tags: ['Compare'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'from', in: 'query', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'to', in: 'query', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'The difference', content: new OA\JsonContent(ref: '#/components/schemas/Difference'))]
+    public function difference(Request $request, int $season): JsonResponse
+    {
+        $kept = $this->gardener->kept($season);
+        $setups = array_column($kept->file->setups, null, 'id');
+        $costing = new SeasonCosting($kept->file);
+        $result = fn (string $key) => $costing->setup($setups[$request->string($key)->value()] ?? throw new NotFoundHttpException);
+
+        return Json::of(Difference::between($result('from'), $result('to'), $kept->file->currency));
+    }
+
+    #[OA\Get(path: '/api/seasons/{season}/years', operationId: 'years', summary: 'The same set-ups over one to ten seasons', tags: ['Compare'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'seasons', in: 'query', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'price_rise', in: 'query', required: false, schema: new OA\Schema(type: 'number'))]
+    #[OA\Response(response: 200, description: 'Cumulative cost against buying', content: new OA\JsonContent(ref: '#/components/schemas/Years'))]
+    public function years(Request $request, int $season): JsonResponse
+    {
+        $input = $request->validate(['seasons' => ['required', 'integer', 'between:1,'.self::MOST_SEASONS], 'price_rise' => ['nullable', 'numeric', 'between:-0.5,1']],
+            ['seasons.*' => 'Give 1 to '.self::MOST_SEASONS.' seasons.', 'price_rise.*' => 'Give the rise per season, from -50 to 100 percent.']);
+
+        return Json::of((new YearsCosting($this->gardener->kept($season)->file, (int) $input['seasons'], (float) ($input['price_rise'] ?? 0)))->result());
+    }
+
+    #[OA\Post(path: '/api/seasons/{season}/setups', operationId: 'addSetup', summary: 'One more set-up: ready-made, a copy, or mix and match', tags: ['Compare'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewSetup'))]
+    #[OA\Response(response: 200, description: 'The season as it is now; `added` is the set-up\'s id', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
+    public function store(Request $request, SeasonEditor $editor, SeasonState $state, int $season): JsonResponse
+    {
+        $input = $request->validate(['ready_made' => ['nullable', 'string'], 'copy' => ['nullable', 'string'], 'mix' => ['nullable', 'string']]);
+        $added = '';
+        $kept = $editor->edit($this->gardener->season($season)->id, 'a set-up', function (stdClass $document) use ($input, &$added): array {
+            $draft = new SeasonDraft($document);
+            $rows = array_column($draft->rows('setups'), null, 'id');
+            if (isset($input['mix'])) {
+                $file = (new SeasonReader)->trusted($document);
+                $base = array_column($file->setups, null, 'id')[$input['mix']] ?? throw new NotFoundHttpException;
+                $matched = (new SeasonWriter)->document((new MixAndMatch($file, $base))->season());
+                $added = MixAndMatch::ID;
+
+                return [['path' => ['setups', MixAndMatch::ID], 'to' => array_column($matched->setups, null, 'id')[MixAndMatch::ID]]];
+            }
+            if (isset($input['copy'])) {
+                $copy = clone ($rows[$input['copy']] ?? throw new NotFoundHttpException);
+                $copy->name = mb_substr($copy->name, 0, 180).', changed';
+                $copy->meta = (object) ['copied' => $input['copy']];
+                $added = $draft->add('setups', $copy);
+
+                return $draft->edits();
+            }
+            try {
+                $added = (new ReadyMade($draft))->add((string) ($input['ready_made'] ?? ''));
+            } catch (NotInCatalogue $e) {
+                throw ValidationException::withMessages(['ready_made' => $e->getMessage()]);
+            }
+
+            return $draft->edits();
+        });
+
+        return $state->answer($kept, $added, ['added' => $added]);
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+use Sabre\VObject\Node;
+use Sabre\VObject\Reader;
+use Tests\Reference\Libraries;
+
+it('lays out the tasks of a season', function () {
+    [$user, $season] = gardener();
+    $calendar = $this->actingAs($user)->getJson("/api/seasons/{$season->id}/setups/bench/calendar")->assertOk()->json();
+    $tasks = array_column($calendar['tasks'], null, 'id');
+    $dates = array_column($calendar['tasks'], 'date');
+    $sorted = $dates;
+    sort($sorted);
+    expect($dates)->toBe($sorted)->and($tasks['copper-kettle-sow']['date'])->toBe('2027-04-08')
+        // Common practice: brassicas are looked for from day 3, others from day 4.
+        ->and($tasks['copper-kettle-first_look']['date'])->toBe('2027-04-12')
+        ->and((strtotime($tasks['stone-button-first_look']['date']) - strtotime($tasks['stone-button-sow']['date'])) / 86400)->toBe(3)
+        ->and($tasks['autumn-bib-chill']['kind'])->toBe('chill')->and($tasks['copper-kettle-plant_out']['date'])->toBe('2027-06-04')
+        ->and($tasks['copper-kettle-mat_off-0'])->not->toBeNull()->and($tasks['copper-kettle-cover_off']['words'])->toContain('cooks them');
+    $kinds = array_values(array_unique(array_column($calendar['tasks'], 'kind')));
+    expect(array_diff(['chill', 'wash', 'soak', 'sow', 'drain', 'first_look', 'last_resow', 'cover_off', 'mat_off', 'stage', 'feed', 'plant_out'], $kinds))->toBe([]);
+});
+
+it('shows over-full days with what crowds and what would relieve them, each with its cost', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $calendar = $this->getJson("/api/seasons/{$season->id}/setups/blocks/calendar")->json();
+    $bench = array_column($calendar['bench'], null, 'id')['bench'];
+    $days = array_filter(array_keys($bench['light']), fn (int $day) => $bench['light'][$day] > $bench['lit'] + 1e-6 || $bench['heat'][$day] > $bench['warmed'] + 1e-6);
+    $result = $this->getJson("/api/seasons/{$season->id}?setup=blocks")->json('result.setups.0');
+    expect(count($days))->toBe($result['crowded_days'])->and($bench['crowded'])->not->toBe([])->and($calendar['relief'])->not->toBe([]);
+    $relief = array_values(array_filter($calendar['relief'], fn ($one) => $one['method'] !== null))[0];
+    $row = $this->getJson("/api/seasons/{$season->id}?setup=blocks")->json('season.setups.3');
+    $then = $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['setups', 'blocks', 'overrides', $relief['crop']], 'from' => $row['overrides'][$relief['crop']] ?? null, 'to' => $relief['method']]], 'setup' => 'blocks'])->assertOk()->json('result.setups.0');
+    expect($then['crowded_days'])->toBe($relief['crowded_days'])->toBeLessThan($result['crowded_days'])->and($then['fill_cost'] - $result['fill_cost'])->toBeNear($relief['cost'], 1e-9);
+});
+
+it('is read back the same by a second parser, and valid in its lines, zones and days', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $tasks = array_column($this->getJson("/api/seasons/{$season->id}/setups/bench/calendar")->json('tasks'), null, 'id');
+    $text = (string) $this->get("/api/seasons/{$season->id}/setups/bench/calendar.ics")->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+    $events = Libraries::run('calendar.mjs', $text);
+    expect($events)->toHaveCount(count($tasks))->and(array_unique(array_column($events, 'uid')))->toHaveCount(count($tasks));
+    foreach ($events as $event) {
+        $task = $tasks[preg_replace('/^\d+-bench-(.*)@jolly-penny$/', '$1', $event['uid'])];
+        expect($event['summary'])->toBe($task['words'])->and($event['start'])->toBe($task['date'])->and($event['allDay'])->toBeTrue()
+            ->and((strtotime($event['end']) - strtotime($event['start'])) / 86400)->toBe(1);
+    }
+    // RFC 5545: lines of at most 75 octets, ended by CR LF; no time zone where every event is a day.
+    foreach (explode("\r\n", rtrim($text, "\r\n")) as $line) {
+        expect(strlen($line))->toBeLessThanOrEqual(75)->and($line)->not->toContain("\n");
+    }
+    expect($text)->not->toContain('VTIMEZONE')->and(array_filter(Reader::read($text)->validate(), fn (array $fault) => $fault['level'] >= Node::PROFILE_CALDAV))->toBe([]);
+});
+
+it('updates and never doubles when the season changes', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $read = fn () => array_column(Libraries::run('calendar.mjs', (string) $this->get("/api/seasons/{$season->id}/setups/bench/calendar.ics")->getContent()), null, 'uid');
+    $before = $read();
+    $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['last_frost'], 'from' => '2027-05-28', 'to' => '2027-05-21']]])->assertOk();
+    $after = $read();
+    $uid = "{$season->id}-bench-copper-kettle-sow@jolly-penny";
+    expect($after[$uid]['start'])->toBe('2027-04-01')->and($before[$uid]['start'])->toBe('2027-04-08')->and($after[$uid]['sequence'])->toBeGreaterThan($before[$uid]['sequence']);
+});
+
+it('gives a private address to subscribe to, until it is revoked', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $address = $this->putJson("/api/seasons/{$season->id}/setups/bench/feed")->assertOk()->json('address');
+    $path = (string) parse_url($address, PHP_URL_PATH);
+    expect($this->getJson("/api/seasons/{$season->id}/setups/bench/calendar")->json('feed'))->toBe($address);
+    auth()->logout();
+    expect((string) $this->get($path)->assertOk()->getContent())->toContain('BEGIN:VEVENT');
+    $this->assertGuest();
+    $this->actingAs($user);
+    $new = (string) parse_url($this->putJson("/api/seasons/{$season->id}/setups/bench/feed")->json('address'), PHP_URL_PATH);
+    $this->get($path)->assertNotFound();
+    $this->deleteJson("/api/seasons/{$season->id}/setups/bench/feed")->assertNoContent();
+    $this->get($new)->assertNotFound();
+});
