@@ -10,6 +10,7 @@ use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CropController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\MailboxController;
+use App\Http\Controllers\MethodController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
@@ -51,6 +52,9 @@ Route::prefix('api')->middleware(['auth', 'throttle:edits'])->group(function ():
         Route::post('crops/{crop}/rounds', [CropController::class, 'rounds']);
         Route::put('crops/{crop}/sow', [CropController::class, 'sow']);
         Route::get('setups/{setup}/crops/{crop}/choices', [CropController::class, 'choices']);
+        Route::post('methods', [MethodController::class, 'store']);
+        Route::put('methods/{method}/survival', [MethodController::class, 'survival']);
+        Route::get('setups/{setup}/methods/{method}/growth', [MethodController::class, 'growth']);
         Route::get('compare', [CompareController::class, 'show']);
         Route::get('difference', [CompareController::class, 'difference']);
         Route::get('years', [CompareController::class, 'years']);

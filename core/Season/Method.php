@@ -29,4 +29,11 @@ final readonly class Method
         public ?stdClass $meta = null,
     ) {
     }
+
+    /** The same method with its first stages only. */
+    public function upTo(int $stages): self
+    {
+        return new self($this->id, $this->name, $this->pattern, $this->seedsPerSite, array_slice($this->stages, 0, $stages), $this->minPlants, $this->roundSitesTo,
+            $this->needs, $this->extras, $this->meta);
+    }
 }

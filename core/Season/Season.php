@@ -73,7 +73,7 @@ final readonly class Season
      */
     public function growing(array $crops): self
     {
-        return $this->with($crops, $this->setups);
+        return $this->with($crops, $this->setups, $this->methods);
     }
 
     /**
@@ -83,18 +83,29 @@ final readonly class Season
      */
     public function furnished(array $setups): self
     {
-        return $this->with($this->crops, $setups);
+        return $this->with($this->crops, $setups, $this->methods);
+    }
+
+    /**
+     * The same season with other methods.
+     *
+     * @param  list<Method>  $methods
+     */
+    public function raisedBy(array $methods): self
+    {
+        return $this->with($this->crops, $this->setups, $methods);
     }
 
     /**
      * @param  list<Crop>  $crops
      * @param  list<Setup>  $setups
+     * @param  list<Method>  $methods
      */
-    private function with(array $crops, array $setups): self
+    private function with(array $crops, array $setups, array $methods): self
     {
         return new self($this->format, $this->version, $this->name, $this->currency, $this->year, $this->lastFrost, $this->electricity, $crops,
             $setups, $this->places, $this->supplies, $this->mixes, $this->containers, $this->trayware, $this->lights, $this->mats,
-            $this->appliances, $this->gear, $this->species, $this->seedLots, $this->methods, $this->nursery, $this->units, $this->firstFrost,
+            $this->appliances, $this->gear, $this->species, $this->seedLots, $methods, $this->nursery, $this->units, $this->firstFrost,
             $this->confidence, $this->hourlyValue, $this->discountRate, $this->chargeOwned, $this->mixOverage, $this->nurseryTripCost,
             $this->feed, $this->meta);
     }

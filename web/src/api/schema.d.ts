@@ -297,6 +297,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/methods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A school's method, with what it needs; or a copy of one of the season's */
+        post: operations["addMethod"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/methods/{method}/survival": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Survival over the whole method by a plain preset */
+        put: operations["setSurvival"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/methods/{method}/growth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What one plant costs after each stage */
+        get: operations["methodGrowth"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/password/forgot": {
         parameters: {
             query?: never;
@@ -1631,6 +1682,26 @@ export interface components {
             copy?: string;
             mix?: string;
         };
+        NewMethod: {
+            school?: string;
+            copy?: string;
+            setup?: string | null;
+        };
+        Survival: {
+            /** @enum {unknown} */
+            preset: "first_year" | "usual" | "careful";
+            setup?: string | null;
+        };
+        Growth: {
+            crop: string | null;
+            stages: {
+                stage: string;
+                per_finished: number | null;
+                cost: number | null;
+                hours: number | null;
+                sites: number | null;
+            }[];
+        };
         Calendar: {
             tasks: components["schemas"]["Task"][];
             bench: components["schemas"]["BenchDays"][];
@@ -2334,6 +2405,86 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SeasonState"];
+                };
+            };
+        };
+    };
+    addMethod: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewMethod"];
+            };
+        };
+        responses: {
+            /** @description The season as it is now; `added` is the method's id */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonState"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    setSurvival: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                method: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Survival"];
+            };
+        };
+        responses: {
+            /** @description The season as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonState"];
+                };
+            };
+        };
+    };
+    methodGrowth: {
+        parameters: {
+            query?: {
+                crop?: string;
+            };
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+                method: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The growth, for one crop */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Growth"];
                 };
             };
         };

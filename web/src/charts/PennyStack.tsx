@@ -2,14 +2,14 @@ import type { PennyStack as Stack } from '../api/types';
 import { money } from '../words/money';
 import { GROUPS, type Group } from '../words/groups';
 
-const COIN = { width: 86, height: 7, gap: 0.6 };
+export const COIN = { width: 86, height: 7, gap: 0.6 };
 const FLOOR = 18;
+
+export interface Coin { group: Group; credited: boolean }
 
 interface Props { stack: Stack; currency: string; title: string; nurseryTitle: string }
 
-interface Coin { group: Group; credited: boolean }
-
-function coins(stack: Stack): Coin[] {
+export function coins(stack: Stack): Coin[] {
   const all = stack.groups.flatMap(({ group, coins: n }) => Array.from({ length: n }, () => group as Group));
   return all.map((group, index) => ({ group, credited: index >= all.length - stack.credit_coins }));
 }
@@ -17,12 +17,13 @@ function coins(stack: Stack): Coin[] {
 /** Coins lie a little askew, always in the same way. */
 const askew = (index: number): number => ((index * 37) % 7) - 3;
 
-function Column({ x, items }: { x: number; items: Coin[] }) {
+export function Column({ x, items, titles }: { x: number; items: Coin[]; titles?: (group: Group) => string }) {
   return items.map(({ group, credited }, index) => {
     const y = -(index + 1) * (COIN.height + COIN.gap);
     const left = x + askew(index) * 0.8;
     return (
       <g key={index} className={`coin coin-${group}${credited ? ' coin-credited' : ''}`}>
+        {titles && <title>{titles(group)}</title>}
         <rect x={left} y={y} width={COIN.width} height={COIN.height} rx={2.4} />
         {!credited && <rect x={left} y={y} width={COIN.width} height={COIN.height} rx={2.4} className={`pattern pattern-${GROUPS[group].pattern}`} />}
       </g>
@@ -30,7 +31,7 @@ function Column({ x, items }: { x: number; items: Coin[] }) {
   });
 }
 
-function Patterns() {
+export function Patterns() {
   return (
     <defs>
       <pattern id="dot" width="7" height="7" patternUnits="userSpaceOnUse"><circle cx="3.5" cy="3.5" r="1.2" /></pattern>

@@ -12,6 +12,9 @@ import { themeFor } from '../theme/tokens';
 import { useScheme } from '../theme/useScheme';
 
 const SeasonsScreen = lazy(() => import('../screens/seasons/SeasonsScreen').then((module) => ({ default: module.SeasonsScreen })));
+const CompareScreen = lazy(() => import('../screens/compare/CompareScreen').then((module) => ({ default: module.CompareScreen })));
+const CalendarScreen = lazy(() => import('../screens/calendar/CalendarScreen').then((module) => ({ default: module.CalendarScreen })));
+const MethodsScreen = lazy(() => import('../screens/methods/MethodsScreen').then((module) => ({ default: module.MethodsScreen })));
 const CautionsScreen = lazy(() => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })));
 const account = () => import('../screens/account/AccountScreens');
 const AccountScreen = lazy(() => account().then((module) => ({ default: module.AccountScreen })));
@@ -27,8 +30,11 @@ export function App() {
         <Suspense fallback={<main className="work" aria-busy="true" />}>
           <Routes>
             <Route path="/seasons/:season" element={<SeasonFrame scheme={scheme} toggle={toggle} />}>
-              <Route index element={<Navigate to="list" replace />} />
+              <Route index element={<Navigate to="compare" replace />} />
               <Route path="list" element={<GrowListScreen />} />
+              <Route path="calendar" element={<CalendarScreen />} />
+              <Route path="methods" element={<MethodsScreen />} />
+              <Route path="compare" element={<CompareScreen />} />
               <Route path="crops/:crop" element={<SeedlingScreen />} />
             </Route>
             <Route element={<PlainFrame scheme={scheme} toggle={toggle} />}>
@@ -65,5 +71,5 @@ function LastSeason() {
   if (error) return <main className="work"><p role="alert">{words(error)} <a href="/">Try again</a></p></main>;
   if (!data) return <main className="work" aria-busy="true"><p className="quiet">Fetching your season…</p></main>;
   const season = data.seasons.find(({ archived }) => !archived);
-  return <Navigate to={season ? `/seasons/${season.id}/list` : '/seasons'} replace />;
+  return <Navigate to={season ? `/seasons/${season.id}/${season.crops === 0 ? 'list' : 'compare'}` : '/seasons'} replace />;
 }

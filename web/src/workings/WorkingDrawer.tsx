@@ -8,7 +8,8 @@ import { pathWords } from '../season/ConflictDialog';
 import { useOnScreen, useStore } from '../season/SeasonContext';
 import { quantity } from './quantity';
 
-export interface Asked { figure: string; crop: string | null }
+/** A figure of the set-up on screen, or of another. */
+export interface Asked { figure: string; crop: string | null; setup?: string }
 
 interface Props { asked: Asked | null; ask: (asked: Asked | null) => void }
 
@@ -17,7 +18,7 @@ const ORIGIN = { you: 'from you', test: 'from your own test', computed: 'compute
 /** How a figure comes about: the rule in words, the formula with its numbers, where each came from, and the way to change it. */
 export function WorkingDrawer({ asked, ask }: Props) {
   const shown = useOnScreen();
-  const [season, setup, revision] = [shown?.state.id ?? 0, shown?.setup.id ?? '', shown?.state.revision ?? 0];
+  const [season, setup, revision] = [shown?.state.id ?? 0, asked?.setup ?? shown?.setup.id ?? '', shown?.state.revision ?? 0];
   const { data, error } = useQuery({
     queryKey: ['working', season, setup, asked?.figure, asked?.crop, revision],
     queryFn: () => answered(client.GET('/api/seasons/{season}/setups/{setup}/workings/{figure}', { params: { path: { season, setup, figure: asked?.figure ?? '' }, query: { crop: asked?.crop ?? undefined } } })),
@@ -41,7 +42,7 @@ export function WorkingDrawer({ asked, ask }: Props) {
                 <tr key={index}>
                   <th scope="row">{term.label}<span className="origin">{term.origin === 'catalogue' ? <span title={term.source ?? undefined}>from the catalogue: {term.source}</span> : ORIGIN[term.origin]}</span></th>
                   <td className="mono"><TermValue term={term} currency={currency} us={us} />
-                    {term.working !== null && asked !== null && <Button type="link" size="small" onClick={() => ask({ figure: term.working as string, crop: asked.crop })}>why?</Button>}
+                    {term.working !== null && asked !== null && <Button type="link" size="small" onClick={() => ask({ ...asked, figure: term.working as string })}>why?</Button>}
                   </td>
                 </tr>
               ))}

@@ -1,0 +1,26 @@
+import { Fragment, useState } from 'react';
+import type { Task } from '../../api/types';
+import { day } from '../../words/dates';
+
+const WEEKDAY = new Intl.DateTimeFormat('en', { weekday: 'long', timeZone: 'UTC' });
+
+/** The tasks as a list by day: for print, for screen readers, and for the potting table. */
+export function TaskList({ tasks, us, away }: { tasks: Task[]; us: boolean; away: (date: string) => boolean }) {
+  const [feeds, setFeeds] = useState(false);
+  const shown = tasks.filter(({ kind }) => feeds || kind !== 'feed');
+  const dates = [...new Set(shown.map(({ date }) => date))];
+  return (
+    <section aria-labelledby="tasks-title">
+      <h2 id="tasks-title">Day by day</h2>
+      <label className="tick"><input type="checkbox" name="feeds" checked={feeds} onChange={(event) => setFeeds(event.target.checked)} /> feedings too</label>
+      <dl className="tasks">
+        {dates.map((date) => (
+          <Fragment key={date}>
+            <dt>{WEEKDAY.format(new Date(`${date}T00:00:00Z`))}, {day(date, us)}{away(date) && <span className="trouble"> ▲ you are away</span>}</dt>
+            {shown.filter((task) => task.date === date).map((task) => <dd key={task.id} data-task={task.id}>{task.words}</dd>)}
+          </Fragment>
+        ))}
+      </dl>
+    </section>
+  );
+}
