@@ -9,7 +9,6 @@ use App\Seasons\KeptSeason;
 use Illuminate\Http\JsonResponse;
 use JollyPenny\Core\Costing\SeasonCosting;
 use JollyPenny\Core\Pictures\SeasonPictures;
-use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** A season as it is kept, with the figures of one set-up or of all, what a screen draws of them, and what undo would do. */
 final readonly class SeasonState
@@ -25,7 +24,8 @@ final readonly class SeasonState
     public function answer(KeptSeason $kept, mixed $setup, array $more = []): JsonResponse
     {
         if ($setup !== null && ! in_array($setup, array_column($kept->file->setups, 'id'), true)) {
-            throw new NotFoundHttpException('This season has no such set-up.');
+            // It may just have been taken out, or its adding undone: the first one's figures then.
+            $setup = $kept->file->setups[0]->id ?? null;
         }
         $began = hrtime(true);
         $result = (new SeasonCosting($kept->file))->result(is_string($setup) ? $setup : null);

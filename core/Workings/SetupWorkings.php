@@ -40,6 +40,9 @@ final readonly class SetupWorkings
                 new Term('fans and hot water', $r->kwh['appliance'], Unit::Kwh, null, 'appliance_power'), new Term('on the bill', $r->electricity_bill, Unit::Money)]),
             'cost' => $this->money($figure, 'Cost of the set-up', $r->cost, 'Everything the season uses up, head by head.', Figures::sum(array_map($n, array_values(array_filter($r->heads)))),
                 array_map(fn (string $head): Term => new Term(HeadWords::of(Head::from($head)), $r->heads[$head], Unit::Money, null, $head), array_keys(array_filter($r->heads)))),
+            'fill_cost' => $this->money($figure, 'To fill your list', $r->fill_cost, 'Everything the season uses up, with the plants that are expected to fall short bought.', $n($r->cost).' + '.$n($r->fill_cost - $r->cost), [
+                new Term('cost of the set-up', $r->cost, Unit::Money, null, 'cost'), new Term('shortfall bought', $r->fill_cost - $r->cost, Unit::Money)]),
+            'hours', 'implied_wage', 'filled', 'p_all_enough', 'crowded_days' => (new WorkWorkings($this->books, $r))->of($figure),
             default => $this->head(Head::tryFrom($figure) ?? throw new NoSuchFigure("There is no figure \"{$figure}\".")),
         };
     }

@@ -42,6 +42,14 @@ abstract class BrowserTestCase extends TestCase
         $this->browser->get($this->url().$path);
     }
 
+    /** The grow list of this visitor's season. */
+    public function openList(): void
+    {
+        $this->visit();
+        $this->find('.stack-svg');
+        $this->visit(str_replace('compare', 'list', $this->path()));
+    }
+
     public function url(): string
     {
         return getenv('JOLLY_URL') ?: throw new RuntimeException('Browser tests are run by bin/test, which serves the application.');
@@ -87,12 +95,25 @@ abstract class BrowserTestCase extends TestCase
         $element->click();
     }
 
+    /** Drags what the selector finds to the right, as a hand does: down, along in steps, up. */
+    public function drag(string $css, int $pixels): void
+    {
+        $element = $this->find($css);
+        $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
+        /** @var array{x: float, y: float} $at */
+        $at = $this->browser->executeScript('const box = arguments[0].getBoundingClientRect(); return { x: Math.round(box.x + box.width / 2), y: Math.round(box.y + box.height / 2) }', [$element]);
+        $move = fn (float $x): array => ['type' => 'pointerMove', 'duration' => 40, 'x' => (int) $x, 'y' => (int) $at['y'], 'origin' => 'viewport'];
+        $this->browser->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [['type' => 'pointer', 'id' => 'hand', 'parameters' => ['pointerType' => 'mouse'],
+            'actions' => [$move($at['x']), ['type' => 'pointerDown', 'button' => 0], $move($at['x'] + $pixels / 2), $move($at['x'] + $pixels), ['type' => 'pointerUp', 'button' => 0]]]]]);
+    }
+
     /** Clicks the button with these words. */
     public function press(string $words, string $within = 'body'): void
     {
         $this->waitFor(function () use ($words, $within): ?bool {
             foreach ($this->browser->findElements(WebDriverBy::cssSelector("{$within} button")) as $button) {
                 if ($button->getText() === $words) {
+                    $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$button]);
                     $button->click();
 
                     return true;

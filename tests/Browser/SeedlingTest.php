@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Facebook\WebDriver\WebDriverKeys;
 
 beforeEach(function () {
-    $this->visit();
+    $this->openList();
     $this->find('[data-crop="copper-kettle"]');
     $this->seedling = $this->path().'/../crops/copper-kettle';
 });

@@ -88,11 +88,11 @@ it('answers problems as problem details, never a trace', function () {
 it('explains every figure a screen shows', function () {
     [$user, $season] = gardener();
     $state = $this->actingAs($user)->getJson("/api/seasons/{$season->id}?setup=bench")->json();
-    foreach (['per_finished', 'per_wanted', 'nursery_per_plant', 'keep', 'cash_now', 'kwh', 'cost', ...array_keys(array_filter($state['result']['setups'][0]['heads']))] as $figure) {
+    foreach (['per_finished', 'per_wanted', 'nursery_per_plant', 'keep', 'cash_now', 'kwh', 'cost', 'fill_cost', 'hours', 'implied_wage', 'filled', 'p_all_enough', 'crowded_days', ...array_keys(array_filter($state['result']['setups'][0]['heads']))] as $figure) {
         $working = $this->getJson("/api/seasons/{$season->id}/setups/bench/workings/{$figure}")->assertOk()->json();
         expect($working['rule'])->not->toBe('')->and($working['terms'])->not->toBe([], $figure);
         $shown = $state['result']['setups'][0][$figure] ?? $state['result']['setups'][0]['heads'][$figure] ?? null;
-        is_numeric($shown) && expect($working['value'])->toBeNear($shown);
+        is_numeric($shown) && expect((float) $working['value'])->toBeNear((float) $shown);
     }
     $crop = $state['result']['setups'][0]['crops'][0];
     foreach (['g', 'seeds', 'p_enough', 'buy_cost', 'cost', 'per_finished', 'extra_cost', ...array_keys(array_filter($crop['heads']))] as $figure) {

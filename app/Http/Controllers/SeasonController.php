@@ -17,6 +17,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** A person's seasons. */
 final class SeasonController
@@ -48,7 +49,13 @@ final class SeasonController
     #[OA\Response(response: 404, ref: '#/components/responses/NotFound')]
     public function show(Request $request, int $season): JsonResponse
     {
-        return $this->state->answer($this->gardener->kept($season), $request->query('setup'));
+        $kept = $this->gardener->kept($season);
+        $setup = $request->query('setup');
+        if ($setup !== null && ! in_array($setup, array_column($kept->file->setups, 'id'), true)) {
+            throw new NotFoundHttpException('This season has no such set-up.');
+        }
+
+        return $this->state->answer($kept, $setup);
     }
 
     #[OA\Patch(path: '/api/seasons/{season}', operationId: 'changeSeason', summary: 'Change values: all of them or none', tags: ['Seasons'])]

@@ -214,7 +214,10 @@ export class SeasonStore {
   private take(state: SeasonState, label?: string): void {
     const old = this.snapshot.state;
     const next = old === null ? state : replaceEqualDeep(old, state) as SeasonState;
-    const setup = this.snapshot.setup ?? next.season.setups[0]?.id ?? null;
+    const wish = this.snapshot.setup;
+    // A set-up that was taken out, or whose adding was undone, gives way to the one that came instead.
+    const setup = next.result.setups.some(({ id }) => id === wish) ? wish : next.result.setups[0]?.id ?? null;
+    if (setup !== null && setup !== wish) localStorage.setItem(setupKey(this.id), setup);
     const before = setup === null ? undefined : old?.pictures[setup]?.till;
     const after = setup === null ? undefined : next.pictures[setup]?.till;
     const last = label !== undefined && before && after ? { label, before, after } : this.snapshot.last;

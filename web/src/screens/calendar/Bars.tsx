@@ -19,7 +19,7 @@ interface Props {
   stretch: (stage: number, by: number) => void;
 }
 
-interface Drag { stage: number; from: number; by: number }
+interface Drag { stage: number; by: number }
 
 /** One crop's stages as bars; their ends and the sowing can be dragged, or moved with the arrow keys. */
 export const Bars = memo(function Bars({ result, name, axis, y, us, kinds, sow, stretch }: Props) {
@@ -29,13 +29,19 @@ export const Bars = memo(function Bars({ result, name, axis, y, us, kinds, sow, 
     const box = svg.current?.ownerSVGElement?.getBoundingClientRect();
     return box ? ((axis.right - axis.left) / (axis.to - axis.from)) * (box.width / (svg.current?.ownerSVGElement?.viewBox.baseVal.width ?? box.width)) : 1;
   };
+  /** Where the drag began: read by the last event, whatever has been drawn meanwhile. */
+  const began = useRef<{ stage: number; from: number } | null>(null);
+  const daysTo = (event: PointerEvent<SVGRectElement>) => (began.current ? Math.round((event.clientX - began.current.from) / perDay()) : 0);
   const start = (stage: number) => (event: PointerEvent<SVGRectElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    setDrag({ stage, from: event.clientX, by: 0 });
+    began.current = { stage, from: event.clientX };
+    setDrag({ stage, by: 0 });
   };
-  const move = (event: PointerEvent<SVGRectElement>) => drag && setDrag({ ...drag, by: Math.round((event.clientX - drag.from) / perDay()) });
-  const done = () => {
-    if (drag && drag.by !== 0) commit(drag.stage, drag.by);
+  const move = (event: PointerEvent<SVGRectElement>) => began.current && setDrag({ stage: began.current.stage, by: daysTo(event) });
+  const done = (event: PointerEvent<SVGRectElement>) => {
+    const by = daysTo(event);
+    if (began.current && by !== 0) commit(began.current.stage, by);
+    began.current = null;
     setDrag(null);
   };
   const commit = (stage: number, by: number) => (stage < 0 ? sow(dayNumber(result.sow_on ?? '1970-01-01') + by) : stretch(stage, by));
@@ -49,7 +55,7 @@ export const Bars = memo(function Bars({ result, name, axis, y, us, kinds, sow, 
   const handle = (stage: number, day: number, label: string, text: string) => (
     <rect key={`handle-${stage}`} className="bar-handle" x={xOf(axis, day) - 6} y={y + (ROW - BAR) / 2 - 3} width={12} height={BAR + 6} rx={3} tabIndex={0} role="slider" aria-label={label}
       aria-valuetext={text} aria-valuenow={Math.round(day)} aria-valuemin={axis.from} aria-valuemax={axis.to} data-handle={`${result.id}:${stage}`}
-      onPointerDown={start(stage)} onPointerMove={move} onPointerUp={done} onPointerCancel={() => setDrag(null)} onKeyDown={keys(stage)} />
+      onPointerDown={start(stage)} onPointerMove={move} onPointerUp={done} onPointerCancel={() => { began.current = null; setDrag(null); }} onKeyDown={keys(stage)} />
   );
   return (
     <g ref={svg} className="bars">

@@ -27,15 +27,15 @@ const rows = (season: Season, wanted: number): Row[] => {
   const cash = (amount: number | null) => money(amount, season.currency);
   return [
     { name: 'Finished seedling', figure: 'per_finished', cell: (r) => (r.per_finished === null ? null : money(r.per_finished, season.currency, true)) },
-    { name: 'To fill your list', figure: 'per_wanted', cell: (r) => cash(r.fill_cost) },
+    { name: 'To fill your list', figure: 'fill_cost', cell: (r) => cash(r.fill_cost) },
     { name: 'Cash now', figure: 'cash_now', cell: (r) => cash(r.cash_now) },
     { name: 'Electricity', figure: 'kwh', cell: (_, c) => (c.electricity < 0.05 ? null : `${c.electricity.toFixed(0)} kWh`) },
-    { name: 'Your hours', cell: (r) => (r.hours < 0.05 ? null : r.hours.toFixed(1)) },
-    { name: 'An hour earns', cell: (r) => (r.implied_wage === null ? null : cash(r.implied_wage)) },
-    { name: 'Plants you need', cell: (r) => `${Math.floor(r.filled + 0.5)} of ${wanted}` },
-    { name: 'Odds that all is enough', cell: (r) => (r.p_all_enough === null ? null : `${certainty(r.p_all_enough)} in 100`) },
-    { name: 'Cannot supply', trouble: true, cell: (r) => (r.missing < 0.5 ? null : `▲ ${Math.round(r.missing)}`) },
-    { name: 'Crowded days', trouble: true, cell: (r) => (r.crowded_days === 0 ? null : `▲ ${r.crowded_days}`) },
+    { name: 'Your hours', figure: 'hours', cell: (r) => (r.hours < 0.05 ? null : r.hours.toFixed(1)) },
+    { name: 'An hour earns', figure: 'implied_wage', cell: (r) => (r.implied_wage === null ? null : cash(r.implied_wage)) },
+    { name: 'Plants you need', figure: 'filled', cell: (r) => `${Math.floor(r.filled + 1e-6)} of ${wanted}` },
+    { name: 'All is enough', figure: 'p_all_enough', cell: (r) => (r.p_all_enough === null ? null : `${certainty(r.p_all_enough)} in 100`) },
+    { name: 'Cannot supply', figure: 'filled', trouble: true, cell: (r) => (r.missing < 0.5 ? null : `▲ ${Math.round(r.missing)}`) },
+    { name: 'Crowded days', figure: 'crowded_days', trouble: true, cell: (r) => (r.crowded_days === 0 ? null : `▲ ${r.crowded_days}`) },
   ];
 };
 

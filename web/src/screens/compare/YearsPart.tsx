@@ -66,7 +66,7 @@ function Lines({ mine, season }: { mine: SetupYears; season: Season }) {
       {mine.seasons.map((row) => <text key={row.season} x={x(row.season)} y={HIGH - 6} textAnchor="middle">{row.season}</text>)}
       {mine.seasons[0]?.buying_cumulative !== null && <><path d={path('buying_cumulative')} className="line-buying" /><text x={x(last) - 4} y={y(end?.buying_cumulative ?? 0) - 6} textAnchor="end">buying</text></>}
       <path d={path('cumulative')} className="line-growing" />
-      <text x={x(last) - 4} y={y(end?.cumulative ?? 0) + 14} textAnchor="end" className="copper-text">growing</text>
+      <text x={x(last) - 4} y={y(end?.cumulative ?? 0) + 22} textAnchor="end" className="copper-text">growing</text>
       {mine.payback_season !== null && <circle cx={x(mine.payback_season)} cy={y(mine.seasons[mine.payback_season - 1]?.cumulative ?? 0)} r="5" className="payback" />}
     </svg>
   );

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Workings;
+
+use JollyPenny\Core\Costing\CropResult;
+use JollyPenny\Core\Costing\PlaceResult;
+use JollyPenny\Core\Costing\SetupBooks;
+use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Season\Place;
+
+/** The workings of a set-up's figures that are not money: hours and what they earn, plants supplied, odds, crowded days. */
+final readonly class WorkWorkings
+{
+    public function __construct(private SetupBooks $books, private SetupResult $result)
+    {
+    }
+
+    /** @throws NoSuchFigure */
+    public function of(string $figure): Working
+    {
+        $r = $this->result;
+
+        return match ($figure) {
+            'hours' => new Working($figure, 'Your hours', $r->hours, Unit::Hours, 'Minutes at each cell or pot, for each tray and day, for mixing and for washing, over 60.', Figures::number($r->hours),
+                $this->byCrop(fn (CropResult $crop): ?float => $crop->grown ? $crop->hours : null, Unit::Hours)),
+            'implied_wage' => new Working($figure, 'What an hour earns', $r->implied_wage, Unit::Money, 'What growing saves against buying, over the crops that somebody sells, for each hour of your work at them.', $this->wage(),
+                $this->byCrop(fn (CropResult $crop): ?float => $crop->grown && $crop->buy_cost !== null ? $this->earned($crop) : null, Unit::Money)),
+            'filled' => new Working($figure, 'Plants you get of those you need', $r->filled, Unit::Plants, 'All that are bought, all that are raised and could be filled up at the nursery, and what finishes on average of those that nobody sells.',
+                Figures::number($r->filled).' and '.Figures::number($r->missing).' missing', $this->byCrop($this->supplied(...), Unit::Plants)),
+            'p_all_enough' => new Working($figure, 'The odds that all is enough', $r->p_all_enough, Unit::Share, 'The odds of each crop, multiplied: with many crops one or the other will be short.',
+                implode(' × ', array_map(fn (CropResult $crop): string => Figures::number(round((float) $crop->p_enough, 3)), array_filter($r->crops, fn (CropResult $crop): bool => $crop->grown))),
+                $this->byCrop(fn (CropResult $crop): ?float => $crop->p_enough, Unit::Share)),
+            'crowded_days' => new Working($figure, 'Crowded days', $r->crowded_days, Unit::Days, 'Days on which more flats want light than the lamps cover, more want heat than the mats cover, or more stand there than there is room for, at any place.', '',
+                array_map(fn (PlaceResult $place): Term => new Term($this->place($place->id).': at most '.Figures::number(round($place->peak_light_flats, 1)).' flats want light, lamps cover '.Figures::number($place->light_flats), $place->over_days, Unit::Days), $r->places)),
+            default => throw new NoSuchFigure("There is no figure \"{$figure}\"."),
+        };
+    }
+
+    /**
+     * @param  callable(CropResult): ?float  $value
+     * @return list<Term> by crop, those that have none left out
+     */
+    private function byCrop(callable $value, Unit $unit): array
+    {
+        $terms = [];
+        $lots = array_column($this->books->season()->crops, 'lot', 'id');
+        foreach ($this->result->crops as $crop) {
+            $amount = $value($crop);
+            if ($amount !== null) {
+                $terms[] = new Term($this->books->index->lots[$lots[$crop->id]]->variety, $amount, $unit);
+            }
+        }
+
+        return $terms;
+    }
+
+    private function wanted(CropResult $crop): int
+    {
+        return array_column($this->books->season()->crops, 'wanted', 'id')[$crop->id];
+    }
+
+    private function earned(CropResult $crop): float
+    {
+        return (float) $crop->buy_cost - (float) $crop->cost - (float) $crop->shortfall * (float) $crop->buy_cost / $this->wanted($crop);
+    }
+
+    private function supplied(CropResult $crop): float
+    {
+        return match (true) {
+            $crop->cost === null => 0.0,
+            $crop->buy_cost === null => (float) $crop->useful,
+            default => (float) $this->wanted($crop),
+        };
+    }
+
+    private function wage(): string
+    {
+        $earned = $hours = 0.0;
+        foreach ($this->result->crops as $crop) {
+            if ($crop->grown && $crop->buy_cost !== null) {
+                $earned += $this->earned($crop);
+                $hours += (float) $crop->hours;
+            }
+        }
+
+        return Figures::number($earned).' ÷ '.Figures::number($hours).' h';
+    }
+
+    private function place(string $id): string
+    {
+        $place = $this->books->index->places[$id] ?? null;
+
+        return $place instanceof Place ? $place->name : $id;
+    }
+}
