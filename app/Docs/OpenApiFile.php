@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Docs;
 
 use JollyPenny\Core\Calendar\Task;
+use JollyPenny\Core\Calendar\TimingNote;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Choosing\Relief;
 use JollyPenny\Core\Costing\CropChoice;
@@ -51,7 +52,7 @@ final class OpenApiFile
         $shapes = new Shapes;
         $result = $shapes->of(SetupResult::class);
         [$till, $stack, $line, $choice, $species] = array_map($shapes->of(...), [Till::class, PennyStack::class, CropLine::class, CropChoice::class, SpeciesFacts::class]);
-        [$comparison, $difference, $years, $task, $bench, $relief] = array_map($shapes->of(...), [Comparison::class, Difference::class, SetupYears::class, Task::class, BenchDays::class, Relief::class]);
+        [$comparison, $difference, $years, $task, $timing, $bench, $relief] = array_map($shapes->of(...), [Comparison::class, Difference::class, SetupYears::class, Task::class, TimingNote::class, BenchDays::class, Relief::class]);
         $season = json_decode(SchemaCheck::schema(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
         $text = ['type' => 'string'];
@@ -77,7 +78,7 @@ final class OpenApiFile
             'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe], ['school', 'copy', 'setup']),
             'Survival' => self::object(['preset' => ['enum' => ['first_year', 'usual', 'careful']], 'setup' => $maybe], ['setup']),
             'Growth' => self::object(['crop' => $maybe, 'stages' => $list(self::object(['stage' => $text, 'per_finished' => ['type' => ['number', 'null']], 'cost' => ['type' => ['number', 'null']], 'hours' => ['type' => ['number', 'null']], 'sites' => ['type' => ['integer', 'null']]]))]),
-            'Calendar' => self::object(['tasks' => $list($task), 'bench' => $list($bench), 'relief' => $list($relief), 'feed' => $maybe]),
+            'Calendar' => self::object(['tasks' => $list($task), 'timing' => $list($timing), 'bench' => $list($bench), 'relief' => $list($relief), 'feed' => $maybe]),
             'Feed' => self::object(['address' => $text]),
             'SeasonLine' => self::object(['id' => $whole, 'name' => $text, 'revision' => $whole, 'year' => $whole, 'last_frost' => $text, 'crops' => $whole, 'plants' => $whole, 'setups' => $whole, 'changed_at' => $maybe, 'archived' => $flag]),
             'SeasonList' => self::object(['seasons' => $list(['$ref' => '#/components/schemas/SeasonLine'])]),

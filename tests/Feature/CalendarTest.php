@@ -82,3 +82,16 @@ it('gives a private address to subscribe to, until it is revoked', function () {
     $this->deleteJson("/api/seasons/{$season->id}/setups/bench/feed")->assertNoContent();
     $this->get($new)->assertNotFound();
 });
+
+it('notes crops started too early, sown too late for their packet, and tap roots held too long', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $notes = fn () => array_column($this->getJson("/api/seasons/{$season->id}/setups/bench/calendar")->assertOk()->json('timing'), 'code', 'crop');
+    // Zinnias are sown four to five weeks before planting out (common practice, no source); the demo pins them eight weeks ahead.
+    expect($notes())->toHaveKey('paint-box', 'too_early')->not->toHaveKey('copper-kettle');
+    $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['methods', 'cells-pots', 'stages', 2, 'days'], 'from' => 21, 'to' => 0], ['path' => ['methods', 'cells-pots', 'stages', 1, 'days'], 'from' => 18, 'to' => 1]]])->assertOk();
+    expect($notes())->toHaveKey('copper-kettle', 'too_late');
+    $crop = collect($this->postJson("/api/seasons/{$season->id}/crops", ['text' => '20 carrot'])->json('season.crops'))->last()['id'];
+    $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['setups', 'bench', 'overrides', $crop], 'from' => null, 'to' => 'cells-out']]])->assertOk();
+    expect($notes())->toHaveKey($crop, 'tap_root');
+});

@@ -15,6 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use JollyPenny\Core\Calendar\Tasks;
+use JollyPenny\Core\Calendar\Timing;
 use JollyPenny\Core\Choosing\Reliefs;
 use JollyPenny\Core\Costing\SeasonCosting;
 use JollyPenny\Core\Pictures\BenchDays;
@@ -42,7 +43,7 @@ final class CalendarController
         $crowding = array_values(array_unique(array_merge(...array_map(fn (array $run): array => $run['crops'], array_merge(...array_column($bench, 'crowded'))))));
         $feed = CalendarFeed::query()->where('season_id', $kept->model->id)->where('setup', $row->id)->first();
 
-        return Json::of(['tasks' => (new Tasks($books))->all(), 'bench' => $bench, 'relief' => $crowding === [] ? [] : (new Reliefs($kept->file))->of($row, $crowding),
+        return Json::of(['tasks' => (new Tasks($books))->all(), 'timing' => (new Timing($books))->notes(), 'bench' => $bench, 'relief' => $crowding === [] ? [] : (new Reliefs($kept->file))->of($row, $crowding),
             'feed' => $feed === null ? null : self::address($feed)]);
     }
 

@@ -1597,6 +1597,13 @@ export interface components {
         };
         /** @enum {string} */
         TaskKind: "chill" | "wash" | "soak" | "sow" | "drain" | "first_look" | "last_resow" | "cover_off" | "mat_off" | "stage" | "feed" | "plant_out" | "buy";
+        /** @description Something about a crop's timing that a gardener would want to know. *\/ */
+        TimingNote: {
+            crop: string;
+            /** @description too_early, too_late or tap_root */
+            code: string;
+            words: string;
+        };
         /** @description An indoor place day by day: flats that stand there, want light and want heat, against what there is; and its over-full days. *\/ */
         BenchDays: {
             id: string;
@@ -1704,6 +1711,7 @@ export interface components {
         };
         Calendar: {
             tasks: components["schemas"]["Task"][];
+            timing: components["schemas"]["TimingNote"][];
             bench: components["schemas"]["BenchDays"][];
             relief: components["schemas"]["Relief"][];
             feed: string | null;

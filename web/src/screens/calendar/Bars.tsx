@@ -19,6 +19,9 @@ interface Props {
   stretch: (stage: number, by: number) => void;
 }
 
+/** Colour is never the only sign: heat is slashed, outdoors ruled. */
+const PATTERN = { heat: 'slash', outdoors: 'bar', light: null, plain: null } as const;
+
 interface Drag { stage: number; by: number }
 
 /** One crop's stages as bars; their ends and the sowing can be dragged, or moved with the arrow keys. */
@@ -59,13 +62,14 @@ export const Bars = memo(function Bars({ result, name, axis, y, us, kinds, sow, 
   );
   return (
     <g ref={svg} className="bars">
-      {result.cold_on !== null && <rect className="bar bar-cold" x={xOf(axis, dayNumber(result.cold_on))} y={y + (ROW - BAR) / 2} width={Math.max(1, xOf(axis, dayNumber(result.sow_on ?? '')) - xOf(axis, dayNumber(result.cold_on)))} height={BAR}><title>in the cold from {shortDay(result.cold_on, us)}</title></rect>}
+      {result.cold_on !== null && <rect className="bar bar-cold" strokeDasharray="3 2" x={xOf(axis, dayNumber(result.cold_on))} y={y + (ROW - BAR) / 2} width={Math.max(1, xOf(axis, dayNumber(result.sow_on ?? '')) - xOf(axis, dayNumber(result.cold_on)))} height={BAR}><title>in the cold from {shortDay(result.cold_on, us)}</title></rect>}
       {result.stages.map((stage: StageResult, index) => {
         const [from, to] = [dayNumber(stage.start) + shift(index), dayNumber(stage.end) + shift(index) + (drag?.stage === index ? drag.by : 0)];
         const wide = Math.max(1, xOf(axis, to) - xOf(axis, from));
         return (
           <g key={index}>
             <rect className={`bar bar-${kinds[index] ?? 'plain'}`} x={xOf(axis, from)} y={y + (ROW - BAR) / 2} width={wide} height={BAR}><title>{stage.name}: {shortDay(stage.start, us)} to {shortDay(stage.end, us)}</title></rect>
+            {PATTERN[kinds[index] ?? 'plain'] !== null && <rect className={`bar-pattern bar-pattern-${PATTERN[kinds[index] ?? 'plain'] ?? ''}`} x={xOf(axis, from)} y={y + (ROW - BAR) / 2} width={wide} height={BAR} />}
             {wide > stage.name.length * 7 && <text className="bar-name" x={xOf(axis, from) + 5} y={y + ROW / 2 + 5} aria-hidden="true">{stage.name}</text>}
           </g>
         );

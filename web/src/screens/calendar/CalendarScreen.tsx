@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { words } from '../../api/client';
 import type { Crop } from '../../api/types';
+import { Patterns } from '../../charts/PennyStack';
 import { EditText } from '../../edit/EditText';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
 import { factsOf } from '../../season/site';
@@ -63,7 +64,7 @@ function Days({ shown }: { shown: OnScreen }) {
       <div className="list-head">
         <div>
           <h1>When to do what</h1>
-          <p className="quiet">Counted back from the last frost. Drag a bar’s end or the sowing mark, or move it with the arrow keys. Bars: red under heat, yellow under light, blue in the cold, green outdoors.</p>
+          <p className="quiet">Counted back from the last frost. Drag a bar’s end or the sowing mark, or move it with the arrow keys. Slashed red is under heat, yellow under light, dashed blue in the cold, ruled green outdoors.</p>
         </div>
         <SetupPicker />
       </div>
@@ -75,6 +76,7 @@ function Days({ shown }: { shown: OnScreen }) {
       </div>
       <div className="calendar-scroll" tabIndex={0} role="region" aria-label="Calendar of bars">
         <svg viewBox={`0 0 ${WIDTH} ${high}`} className="calendar" role="group" aria-label="Stages of each crop by day">
+          <Patterns />
           {months(axis.from, axis.to).map((month) => <g key={month}><line x1={xOf(axis, month)} x2={xOf(axis, month)} y1={HEAD - 8} y2={high} className="month" /><text x={xOf(axis, month) + 4} y={14} className="month-name">{new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' }).format(month * 86_400_000)}</text></g>)}
           {habits.away.map(({ from, to }) => <rect key={from} className="away-days" x={xOf(axis, dayNumber(from))} y={HEAD} width={Math.max(1, xOf(axis, dayNumber(to) + 1) - xOf(axis, dayNumber(from)))} height={high - HEAD}><title>away</title></rect>)}
           <line x1={xOf(axis, frost)} x2={xOf(axis, frost)} y1={HEAD - 8} y2={high} className="frost" /><text x={xOf(axis, frost) - 4} y={24} textAnchor="end" className="frost-name">last frost {shortDay(season.last_frost, us)}</text>
@@ -103,6 +105,7 @@ function Days({ shown }: { shown: OnScreen }) {
           return line?.warnings.filter((code) => code === 'late').map((code) => <li key={crop.id + code} className="trouble">▲ {name(crop)}: {warningWords(code)} Ready on {day(line.plant_out_on, us)}. {line.buy_cost === null ? '' : 'It may be better bought.'}</li>) ?? [];
         })}
       </ul>
+      {data && data.timing.length > 0 && <ul className="calendar-warnings" aria-label="Timing">{data.timing.map((note) => <li key={note.crop + note.code}>△ {note.words}</li>)}</ul>}
       {data && <ReliefPart shown={shown} calendar={data} />}
       <div className="pins">
         <h2>Sowing on a day of yours</h2>
