@@ -32,7 +32,7 @@ final readonly class Till
         $wanted = array_column($season->crops, 'wanted', 'id')[$crop->id];
 
         $each = $crop->buy_cost === null ? null : $crop->buy_cost / $wanted;
-        $keep = $each === null || $crop->cost === null ? null : $each * ($wanted - (float) $crop->shortfall) - $crop->cost;
+        $keep = $each === null || $crop->cost === null || ! $crop->grown ? null : $each * ($wanted - (float) $crop->shortfall) - $crop->cost;
 
         return self::make($crop->per_finished, $each, $keep, $setup);
     }

@@ -21,7 +21,7 @@ final readonly class BuyingWorkings
 
     public static function explains(string $figure): bool
     {
-        return in_array($figure, ['buy_cost', 'nursery_each', 'saves'], true);
+        return in_array($figure, ['buy_cost', 'nursery_each', 'keep', 'saves'], true);
     }
 
     /** @throws NoSuchFigure */
@@ -30,7 +30,8 @@ final readonly class BuyingWorkings
         return match ($figure) {
             'buy_cost' => $this->buying(),
             'nursery_each' => $this->each(),
-            'saves' => $this->saves(),
+            'keep' => $this->saves('keep', true, false),
+            'saves' => $this->saves('saves', $this->result->verdict === 'grow', $this->result->verdict === 'buy'),
             default => throw new NoSuchFigure("There is no figure \"{$figure}\"."),
         };
     }
@@ -63,18 +64,20 @@ final readonly class BuyingWorkings
                 new Term('buying the crop', $cost, Unit::Money, null, 'buy_cost'), new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted'])]);
     }
 
-    private function saves(): Working
+    /**
+     * @param  bool  $own  growing counted at its own share of everything, not at what it adds
+     * @param  bool  $buy  what buying saves
+     */
+    private function saves(string $figure, bool $own, bool $buy): Working
     {
         $buying = $this->result->buy_cost;
         if ($buying === null || $this->result->cost === null || $this->result->extra_cost === null) {
             throw new NoSuchFigure('There is only one way with this crop: nothing is saved.');
         }
         $short = (float) $this->result->shortfall * $buying / $this->crop->wanted;
-        $own = $this->result->verdict === 'grow';
         $growing = $own ? $this->result->cost : $this->result->extra_cost;
-        $buy = $this->result->verdict === 'buy';
 
-        return new Working('saves', $buy ? 'What buying saves' : 'What growing saves', ($buy ? -1 : 1) * ($buying - $growing - $short), Unit::Money,
+        return new Working($figure, $buy ? 'What buying saves' : 'What growing saves', ($buy ? -1 : 1) * ($buying - $growing - $short), Unit::Money,
             $own ? 'Buying, less the crop\'s own share of everything and the few plants that will be short, bought.'
                 : 'Growing counted only at what it adds to a bench that runs anyway, with the few plants that will be short bought, against buying all.',
             $buy ? Figures::number($growing).' + '.Figures::number($short).' − '.Figures::number($buying) : Figures::number($buying).' − '.Figures::number($growing).' − '.Figures::number($short), [

@@ -100,8 +100,8 @@ it('explains every figure a screen shows', function () {
         expect($working['value'])->toBeNear($crop[$figure] ?? $crop['heads'][$figure], 1e-9)->and($working['terms'])->not->toBe([]);
     }
     foreach ($state['result']['setups'][0]['crops'] as $crop) {
-        $line = $state['pictures']['bench']['crops'][$crop['id']]['line'];
-        foreach (['nursery_each', 'saves'] as $figure) {
+        $line = $state['pictures']['bench']['crops'][$crop['id']]['line'] + ['keep' => $state['pictures']['bench']['crops'][$crop['id']]['till']['keep']];
+        foreach (['nursery_each', 'keep', 'saves'] as $figure) {
             $answer = $this->getJson("/api/seasons/{$season->id}/setups/bench/workings/{$figure}?crop={$crop['id']}");
             $line[$figure] === null ? $answer->assertNotFound() : expect($answer->json('value'))->toBeNear($line[$figure]);
         }

@@ -14,6 +14,9 @@ interface Props {
   till?: { till: Till; crop: string | null; where: string; last: LastChange | null };
 }
 
+/** What the till's figures are called in the workings of one crop. */
+const OF_CROP: Record<string, string> = { per_finished: 'per_finished', nursery_per_plant: 'nursery_each', keep: 'keep' };
+
 /** A planning screen: its work, the till, and the workings of any figure on it. */
 export function PlanningPage({ children, till }: Props) {
   const [asked, ask] = useState<Asked | null>(null);
@@ -37,7 +40,7 @@ export function PlanningPage({ children, till }: Props) {
         {children}
       </main>
       {strip && <TillStrip till={strip.till} last={strip.last} keepName="You keep" where={strip.where}
-        explain={(figure) => ask({ figure, crop: figure === 'per_finished' ? strip.crop : null })} />}
+        explain={(figure) => ask(strip.crop !== null && figure in OF_CROP ? { figure: OF_CROP[figure] ?? figure, crop: strip.crop } : { figure, crop: null })} />}
       <WorkingDrawer asked={asked} ask={ask} />
       <ConflictDialog />
     </AskContext>

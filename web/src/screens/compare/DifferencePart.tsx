@@ -25,7 +25,7 @@ export function DifferencePart({ season, id, revision, here, other }: Props) {
       {here !== to && data && data.from === here && data.to === to && <>
         <p data-test="difference">{name(to)} fills the list for {sum(data.total)} {data.total < 0 ? 'less' : 'more'}.</p>
         <table className="receipt"><tbody>
-          {data.parts.map((part) => <tr key={part.head}><th scope="row">{part.by < 0 ? 'Less' : 'More'} for {(part.head === 'shortfall' ? 'plants bought for those that fail' : HEADS[part.head] ?? part.head).toLowerCase()}</th><td className={`mono ${part.by < 0 ? 'cheaper' : 'dearer'}`}>{part.by < 0 ? '−' : '+'}{sum(part.by)}</td></tr>)}
+          {data.parts.map((part) => <tr key={part.head}><th scope="row">{part.head === 'heat_credit' ? (part.by < 0 ? 'More heat you need not buy' : 'Less heat you need not buy') : `${part.by < 0 ? 'Less' : 'More'} for ${(part.head === 'shortfall' ? 'plants bought for those that fail' : HEADS[part.head] ?? part.head).toLowerCase()}`}</th><td className={`mono ${part.by < 0 ? 'cheaper' : 'dearer'}`}>{part.by < 0 ? '−' : '+'}{sum(part.by)}</td></tr>)}
         </tbody></table>
       </>}
     </section>
