@@ -46,7 +46,8 @@ final readonly class CropWorkings
         $lot = $this->plan->lot;
         $terms = [
             new Term('alive when fresh', $v->fresh, Unit::Share, $lot->germination === null ? ['species', $lot->species, 'fresh_germination'] : ['seed_lots', $lot->id, 'germination']),
-            new Term('age in years', $v->age, Unit::Count, ['seed_lots', $lot->id, 'packed_for']),
+            new Term('packed for', $lot->packedFor, Unit::Count, ['seed_lots', $lot->id, 'packed_for']),
+            new Term('age in years', $v->age, Unit::Count),
             new Term('alive at that age', $v->aged, Unit::Share),
         ];
         if ($lot->test !== null) {

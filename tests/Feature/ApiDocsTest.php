@@ -7,7 +7,7 @@ use Opis\JsonSchema\Validator;
 
 it('has a description of the API that is current, and types made from it', function () {
     expect(OpenApiFile::kept())->toBe(OpenApiFile::text(), 'run bin/docs');
-    $types = base_path('web/src/api/schema.d.ts');
+    $types = base_path('web/src/api/schema.generated.d.ts');
     $made = tempnam(sys_get_temp_dir(), 'types');
     exec('cd '.escapeshellarg(base_path()).' && npx --no-install openapi-typescript docs/openapi.json -o '.escapeshellarg($made).' --default-non-nullable false 2>&1', $said, $code);
     expect($code)->toBe(0, implode("\n", $said))->and(file_get_contents($made))->toBe(file_get_contents($types), 'run bin/docs');

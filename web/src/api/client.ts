@@ -1,5 +1,5 @@
 import createClient from 'openapi-fetch';
-import type { paths } from './schema';
+import type { paths } from './schema.generated';
 import type { Problem } from './types';
 
 /** A refusal with words for the person; `status` 0 is a server that does not answer. */

@@ -1,4 +1,4 @@
-import type { components } from './schema';
+import type { components } from './schema.generated';
 
 /** The shapes the API speaks, by short names. All of them are generated from the server's code. */
 type Shapes = components['schemas'];

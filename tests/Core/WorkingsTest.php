@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+use JollyPenny\Core\Costing\Head;
+use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Costing\SetupCosting;
+use JollyPenny\Core\Workings\BuyingWorkings;
+use JollyPenny\Core\Workings\CropWorkings;
+use JollyPenny\Core\Workings\NoSuchFigure;
+use JollyPenny\Core\Workings\SetupWorkings;
+use Tests\Oracle\SeasonGenerator;
+use Tests\Seasons;
+
+const OF_SETUP = ['per_finished', 'per_wanted', 'nursery_per_plant', 'keep', 'cash_now', 'cost', 'fill_cost', 'hours', 'implied_wage', 'filled', 'p_all_enough', 'crowded_days'];
+
+it('explains every figure of every set-up and crop with its own value', function () {
+    $explained = 0;
+    for ($seed = 80_000; $seed < 80_060; $seed++) {
+        $season = Seasons::read((new SeasonGenerator($seed))->season());
+        $costing = new SeasonCosting($season);
+        foreach ($season->setups as $setup) {
+            $books = $costing->books($setup);
+            $result = SetupCosting::of($books);
+            $whole = new SetupWorkings($books, $result);
+            foreach (OF_SETUP as $figure) {
+                $working = $whole->of($figure);
+                $result->{$figure} === null ? expect($working->value)->toBeNull() : expect((float) $working->value)->toBeNear((float) $result->{$figure});
+            }
+            foreach ($result->crops as $crop) {
+                if (! $crop->grown) {
+                    expect(fn () => new CropWorkings($books, $crop))->toThrow(NoSuchFigure::class);
+
+                    continue;
+                }
+                $workings = new CropWorkings($books, $crop);
+                foreach (['g', 'seeds', 'p_enough', 'cost', 'per_finished', 'extra_cost'] as $figure) {
+                    $crop->{$figure} === null ? expect($workings->of($figure)->value)->toBeNull() : expect((float) $workings->of($figure)->value)->toBeNear((float) $crop->{$figure});
+                }
+                foreach (Head::cases() as $head) {
+                    expect($workings->of($head->value)->value)->toBeNear($crop->heads[$head->value]);
+                }
+                if ($crop->buy_cost !== null) {
+                    expect((new BuyingWorkings($books, $crop))->of('buy_cost')->value)->toBeNear($crop->buy_cost);
+                }
+                $explained++;
+            }
+        }
+    }
+    expect($explained)->toBeGreaterThan(100);
+});
+
+it('adds up where it shows a sum', function () {
+    $season = Seasons::read(Seasons::demo());
+    $costing = new SeasonCosting($season);
+    foreach ($season->setups as $setup) {
+        $books = $costing->books($setup);
+        $result = SetupCosting::of($books);
+        foreach (['cost', 'cash_now', 'hours', ...array_keys($result->heads)] as $figure) {
+            $working = (new SetupWorkings($books, $result))->of($figure);
+            expect(array_sum(array_map(fn ($term) => (float) $term->value, $working->terms)))->toBeNear((float) $working->value, 1e-9);
+        }
+    }
+});
+
+it('names a path to each number of the season, and the number stands there', function () {
+    $file = Seasons::demo();
+    $season = Seasons::read($file);
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $result = SetupCosting::of($books);
+    $checked = 0;
+    foreach ($result->crops as $crop) {
+        $workings = new CropWorkings($books, $crop);
+        foreach (['g', 'seeds', ...array_keys(array_filter($crop->heads))] as $figure) {
+            foreach ($workings->of($figure)->terms as $term) {
+                if ($term->path === null || count($term->path) !== 3) {
+                    continue;
+                }
+                [$list, $id, $key] = $term->path;
+                $row = array_column($file[$list], null, 'id')[$id] ?? null;
+                expect($row)->not->toBeNull(implode('.', $term->path));
+                if (is_numeric($row[$key] ?? null) && is_numeric($term->value)) {
+                    expect((float) $term->value)->toBeNear((float) $row[$key]);
+                    $checked++;
+                }
+            }
+        }
+    }
+    expect($checked)->toBeGreaterThan(200);
+});
+
+it('says that there is no such figure', function () {
+    $season = Seasons::read(Seasons::small());
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $result = SetupCosting::of($books);
+    expect(fn () => (new SetupWorkings($books, $result))->of('luck'))->toThrow(NoSuchFigure::class)
+        ->and(fn () => (new CropWorkings($books, $result->crops[0]))->of('luck'))->toThrow(NoSuchFigure::class);
+});
