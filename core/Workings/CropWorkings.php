@@ -55,7 +55,11 @@ final readonly class CropWorkings
             $terms[] = new Term('your test: came up', $lot->test->sprouted, Unit::Seeds, ['seed_lots', $lot->id, 'test', 'sprouted']);
         }
         if ($this->plan->soilC !== null) {
-            $terms[] = new Term('soil temperature', $this->plan->soilC, Unit::Celsius, ['places', $this->plan->stages[0]->place->id, 'temp_c']);
+            $place = $this->plan->stages[0]->place;
+            if (is_float($place->tempC)) {
+                $terms[] = new Term($place->name, $place->tempC, Unit::Celsius, ['places', $place->id, 'temp_c']);
+            }
+            $terms[] = new Term('soil, with the warmth of lamp and mat', $this->plan->soilC, Unit::Celsius);
         }
         $terms[] = new Term('comes up there, of what would at best', $this->plan->response->relative, Unit::Share, ['species', $lot->species, 'germination']);
 
@@ -173,7 +177,10 @@ final readonly class CropWorkings
             $parts[] = Figures::number($amount).' × '.Figures::number($supply->unitPrice());
             $terms[] = new Term("{$supply->name}, used", $amount, $supply->unit->value === 'L' ? Unit::Litres : Unit::Amount);
             $terms[] = new Term("{$supply->name}, a pack", $supply->packPrice, Unit::Money, ['supplies', $supply->id, 'pack_price']);
-            $terms[] = new Term("{$supply->name}, usable in a pack", $supply->usablePerPack(), $supply->unit->value === 'L' ? Unit::Litres : Unit::Amount, ['supplies', $supply->id, 'pack_amount']);
+            $terms[] = new Term("{$supply->name}, in a pack", $supply->packAmount, $supply->unit->value === 'L' ? Unit::Litres : Unit::Amount, ['supplies', $supply->id, 'pack_amount']);
+            if ($supply->expansion !== 1.0) {
+                $terms[] = new Term("{$supply->name}, swells by", $supply->expansion, Unit::Count, ['supplies', $supply->id, 'expansion']);
+            }
         }
         $rule = match ($head) {
             Head::Mix => 'Sites, times their volume and a little over for settling, split into the recipe\'s parts, at each part\'s price.',
@@ -210,7 +217,8 @@ final readonly class CropWorkings
         foreach ($this->trayIds() as $id) {
             $use = $this->books->containers->trayware[$id];
             $tray = $this->books->index->trayware[$id];
-            $terms[] = new Term("{$tray->name}: this crop's share of a season", $use->share($this->index), Unit::Money, ['trayware', $id, 'price']);
+            $terms[] = new Term($tray->name, $tray->price, Unit::Money, ['trayware', $tray->id, 'price']);
+            $terms[] = new Term("{$tray->name}: this crop's share of a season", $use->share($this->index), Unit::Money);
             $parts[] = Figures::number($use->share($this->index));
         }
 
@@ -257,7 +265,7 @@ final readonly class CropWorkings
             $kwh = $this->books->energy->stageKwh($stage, $kind);
             if ($kwh > 0.0) {
                 $parts[] = Figures::number($kwh).' kWh';
-                $terms[] = new Term("{$stage->stage->name}, {$stage->days()} days on ".Figures::number($stage->flats).' flats', $kwh, Unit::Kwh);
+                $terms[] = new Term("{$stage->stage->name}, {$stage->days()} days on ".Figures::number(round($stage->flats, 2)).' of a tray', $kwh, Unit::Kwh);
             }
         }
         $rule = match ($kind) {

@@ -73,7 +73,7 @@ it('names a path to each number of the season, and the number stands there', fun
         $workings = new CropWorkings($books, $crop);
         foreach (['g', 'seeds', ...array_keys(array_filter($crop->heads))] as $figure) {
             foreach ($workings->of($figure)->terms as $term) {
-                if ($term->path === null || count($term->path) !== 3) {
+                if ($term->path === null || count($term->path) !== 3 || ! array_is_list($file[$term->path[0]])) {
                     continue;
                 }
                 [$list, $id, $key] = $term->path;
