@@ -13,6 +13,32 @@ it('begins a season by three questions and costs what is put on its list', funct
     expect($this->text('[data-crop="sweet-pepper"] [data-odds]'))->toContain('in 100');
 });
 
+it('offers the next step where there is nothing yet', function () {
+    $this->visit('/seasons');
+    $file = tempnam(sys_get_temp_dir(), 'season').'.json';
+    file_put_contents($file, Seasons::json(['crops' => [], 'setups' => []] + Seasons::small()));
+    $this->find('input[name="file"]')->setFileDetector(new Facebook\WebDriver\Remote\LocalFileDetector)->sendKeys($file);
+    $this->waitFor(fn () => str_contains($this->text('h1'), 'No way of raising anything yet') ?: null, 'the empty season');
+    $this->click('[data-add-setup]');
+    $this->waitFor(function () {
+        foreach ($this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('.ant-dropdown-menu-item')) as $item) {
+            if ($item->getText() === 'Buy it all') {
+                $item->click();
+
+                return true;
+            }
+        }
+    }, 'the ready-made ways');
+    $this->waitFor(fn () => str_contains($this->text('h1'), 'Nothing on the list yet') ?: null, 'an empty list');
+    foreach (['calendar' => 'Nothing is raised', 'methods' => 'How they are raised', 'compare' => 'Nothing to compare yet'] as $screen => $says) {
+        $this->visit(str_replace('list', $screen, $this->path()));
+        $this->waitFor(fn () => str_contains($this->text('h1'), $says) ?: null, $says);
+        $this->visit(str_replace($screen, 'list', $this->path()));
+    }
+    expect($this->consoleErrors())->toBe([]);
+    unlink($file);
+});
+
 it('shows what is wrong with a file beside what caused it', function () {
     $this->visit('/seasons');
     $file = tempnam(sys_get_temp_dir(), 'season').'.json';

@@ -6,6 +6,7 @@ import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
 import { ConflictDialog } from '../season/ConflictDialog';
 import { TillStrip } from '../till/TillStrip';
 import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
+import { AddSetup } from '../screens/compare/AddSetup';
 import { AskContext } from './AskContext';
 
 interface Props {
@@ -21,8 +22,11 @@ const OF_CROP: Record<string, string> = { per_finished: 'per_finished', nursery_
 export function PlanningPage({ children, till }: Props) {
   const [asked, ask] = useState<Asked | null>(null);
   const store = useStore();
-  const { status, last, refused } = useSnapshot();
+  const { status, last, refused, season } = useSnapshot();
   const shown = useOnScreen();
+  if (season !== null && season.setups.length === 0) {
+    return <main className="work" id="work"><h1>No way of raising anything yet</h1><p>A set-up says how things are raised and under what. Take a ready-made one to begin with.</p><AddSetup season={season} /></main>;
+  }
   if (shown === null) {
     return (
       <main className="work" aria-busy={status !== 'missing'}>
