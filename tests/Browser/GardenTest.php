@@ -54,7 +54,11 @@ it('shows what is wrong with a file beside what caused it', function () {
 
 it('deletes a season and has it back', function () {
     $this->visit('/seasons');
-    $this->click('.season-more summary');
+    $this->waitFor(function () {
+        $this->click('.season-more summary');
+
+        return $this->find('.season-more')->getAttribute('open') === 'true' ?: null;
+    }, 'more on the season');
     $this->click('.season [data-action="delete"]');
     $this->waitFor(fn () => str_contains($this->text('.work'), 'Nothing here yet') ?: null, 'the season to be gone');
     $this->click('.ant-message .plain');

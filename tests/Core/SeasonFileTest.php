@@ -144,7 +144,7 @@ it('refuses text that is no season, clearly and at once', function (string $text
     'over 5 MB' => [str_repeat(' ', JsonText::MAX_BYTES + 1), '5 MB'],
     'deep' => [str_repeat('[', 100_000), 'nested too deeply'],
     'wide' => ['{"a": ['.str_repeat('[1],', 1_200_000).'1]}', 'too many values'],
-    'many keys' => ['{'.implode(',', array_map(fn ($i) => "\"k{$i}\":1", range(1, 200_000))).'}', 'is not a key'],
+    'many keys' => ['{'.implode(',', array_map(fn ($i) => "\"k{$i}\":1", range(1, 90_000))).'}', 'is not a key'],
     'a key twice' => ['{"a": 1, "b": {"c": 1, "c": 2}}', '$.b.c'],
     'a key twice, written otherwise' => ['{"wanted": 1, "\u0077anted": 2}', 'given twice'],
     'a number without end' => ['{"year": 1e999}', '$.year'],
