@@ -239,6 +239,7 @@ http {
     location = /index.php {
       include /etc/nginx/fastcgi_params;
       fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
+      fastcgi_read_timeout 130s;
       fastcgi_pass unix:$dir/run/php-fpm.sock;
     }
   }

@@ -26,10 +26,4 @@ final readonly class SeedLot
         public ?stdClass $meta = null,
     ) {
     }
-
-    /** Money per seed: 0 for a pinch of one's own. */
-    public function seedPrice(): float
-    {
-        return $this->seedsPerPacket === null ? 0.0 : $this->packetPrice / $this->seedsPerPacket;
-    }
 }

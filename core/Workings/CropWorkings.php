@@ -11,6 +11,7 @@ use JollyPenny\Core\Costing\Head;
 use JollyPenny\Core\Costing\SetupBooks;
 use JollyPenny\Core\Energy\PlaceEnergy;
 use JollyPenny\Core\Season\Leftover;
+use JollyPenny\Core\Season\Mat;
 
 /** The workings of one grown crop's figures, from the same books as the figures themselves. */
 final readonly class CropWorkings
@@ -257,7 +258,7 @@ final readonly class CropWorkings
         foreach ($ids as $id) {
             $row = $rows[$id];
             $terms[] = new Term($row->name, $row->watts, Unit::Watts, [$list, $id, 'watts']);
-            $terms[] = $row instanceof \JollyPenny\Core\Season\Mat ? new Term("{$row->name}, up to", $row->thermostatC, Unit::Celsius, [$list, $id, 'thermostat_c'])
+            $terms[] = $row instanceof Mat ? new Term("{$row->name}, up to", $row->thermostatC, Unit::Celsius, [$list, $id, 'thermostat_c'])
                 : new Term("{$row->name}, a day", $row->hoursPerDay, Unit::Hours, [$list, $id, 'hours_per_day']);
         }
         $parts = [];

@@ -18,7 +18,6 @@ use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Costing\SeasonCosting;
 use JollyPenny\Core\Pictures\Comparison;
 use JollyPenny\Core\Pictures\Difference;
-use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Years\YearsCosting;
 use OpenApi\Attributes as OA;
@@ -29,6 +28,8 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 final class CompareController
 {
     private const MOST_SEASONS = 10;
+
+    private const MIX_SECONDS = 120;
 
     public function __construct(private readonly Gardener $gardener)
     {
@@ -82,19 +83,17 @@ final class CompareController
     {
         $input = $request->validate(['ready_made' => ['nullable', 'string'], 'copy' => ['nullable', 'string'], 'mix' => ['nullable', 'string']]);
         $added = '';
-        $kept = $editor->edit($this->gardener->season($season)->id, 'a set-up', function (stdClass $document) use ($input, &$added): array {
+        // Weighing may take its time: the season is not locked meanwhile.
+        $mixed = isset($input['mix']) ? $this->mixed($season, $input['mix']) : null;
+        $kept = $editor->edit($this->gardener->season($season)->id, 'a set-up', function (stdClass $document) use ($input, $mixed, &$added): array {
             $draft = new SeasonDraft($document);
-            $rows = array_column($draft->rows('setups'), null, 'id');
-            if (isset($input['mix'])) {
-                $file = (new SeasonReader)->trusted($document);
-                $base = array_column($file->setups, null, 'id')[$input['mix']] ?? throw new NotFoundHttpException;
-                $matched = (new SeasonWriter)->document((new MixAndMatch($file, $base))->season());
+            if ($mixed !== null) {
                 $added = MixAndMatch::ID;
 
-                return [['path' => ['setups', MixAndMatch::ID], 'to' => array_column($matched->setups, null, 'id')[MixAndMatch::ID]]];
+                return [['path' => ['setups', MixAndMatch::ID], 'to' => $mixed]];
             }
             if (isset($input['copy'])) {
-                $copy = clone ($rows[$input['copy']] ?? throw new NotFoundHttpException);
+                $copy = clone (array_column($draft->rows('setups'), null, 'id')[$input['copy']] ?? throw new NotFoundHttpException);
                 $copy->name = mb_substr($copy->name, 0, 180).', changed';
                 $copy->meta = (object) ['copied' => $input['copy']];
                 $added = $draft->add('setups', $copy);
@@ -111,5 +110,16 @@ final class CompareController
         });
 
         return $state->answer($kept, $added, ['added' => $added]);
+    }
+
+    /** The row of the set-up in which each crop takes its cheapest way. */
+    private function mixed(int $season, string $base): stdClass
+    {
+        set_time_limit(self::MIX_SECONDS);
+        $kept = $this->gardener->kept($season);
+        $setup = array_column($kept->file->setups, null, 'id')[$base] ?? throw new NotFoundHttpException;
+        $matched = (new SeasonWriter)->document((new MixAndMatch($kept->file, $setup))->season());
+
+        return array_column($matched->setups, null, 'id')[MixAndMatch::ID];
     }
 }
