@@ -6,7 +6,7 @@ namespace Tests\Reference;
 
 use RuntimeException;
 
-/** What @stdlib and jStat answer, through node. */
+/** What @stdlib, jStat, financial and ical.js answer, through node. */
 final class Libraries
 {
     /**
