@@ -7,10 +7,8 @@ namespace JollyPenny\Core\Calendar;
 use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Catalogue\SeasonDraft;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
-use JollyPenny\Core\Catalogue\SpeciesNames;
 use JollyPenny\Core\Costing\CropPlan;
 use JollyPenny\Core\Costing\SetupBooks;
-use JollyPenny\Core\Season\Species;
 
 /** Crops started too early for their pot, sown after the packet's time, or with a tap root held too long. The catalogue's weeks are the measure. */
 final readonly class Timing
@@ -31,10 +29,9 @@ final readonly class Timing
     public function notes(): array
     {
         $notes = [];
-        $names = new SpeciesNames($this->catalogue->species());
         foreach ($this->books->plans as $plan) {
             $species = $this->books->index->species[$plan->lot->species];
-            $facts = $this->facts($species, $names);
+            $facts = $this->catalogue->recognise(SeasonDraft::markIn($species->meta), $species->name);
             $note = $facts === null || $plan->stages[0]->container === null ? null : $this->note($plan, $facts);
             if ($note !== null) {
                 $notes[] = $note;
@@ -56,12 +53,5 @@ final readonly class Timing
             $days < $facts->weeksFrom * self::WEEK - self::LEEWAY => new TimingNote($plan->crop->id, 'too_late', "{$name} is sown {$weeks} weeks before planting out; packets say at least {$facts->weeksFrom}."),
             default => null,
         };
-    }
-
-    private function facts(Species $species, SpeciesNames $names): ?SpeciesFacts
-    {
-        $mark = $species->meta === null ? null : $species->meta->{SeasonDraft::MARK} ?? null;
-
-        return $this->catalogue->species()[is_string($mark) ? $mark : ''] ?? $names->find($species->name);
     }
 }

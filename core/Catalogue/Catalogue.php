@@ -27,6 +27,12 @@ final class Catalogue
         return $this->species;
     }
 
+    /** What is known of a season's species: by its mark, or else by its name. */
+    public function recognise(?string $mark, string $name): ?SpeciesFacts
+    {
+        return $this->species()[$mark ?? ''] ?? (new SpeciesNames($this->species()))->find($name);
+    }
+
     /** @return array<string, array<string, mixed>> rows of the season file's `containers`, by id */
     public function containers(): array
     {

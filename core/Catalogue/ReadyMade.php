@@ -89,9 +89,8 @@ final readonly class ReadyMade
         if (! $species instanceof stdClass) {
             return null;
         }
-        $known = $this->draft->catalogue->species();
 
-        return $known[SeasonDraft::markOf($species) ?? ''] ?? (new SpeciesNames($known))->find(Cell::text($species->name));
+        return $this->draft->catalogue->recognise(SeasonDraft::markOf($species), Cell::text($species->name));
     }
 
     private function method(string $id): string

@@ -117,7 +117,13 @@ final class SeasonDraft
 
     public static function markOf(stdClass $row): ?string
     {
-        $mark = ($row->meta ?? null) instanceof stdClass ? $row->meta->{self::MARK} ?? null : null;
+        return self::markIn(($row->meta ?? null) instanceof stdClass ? $row->meta : null);
+    }
+
+    /** The catalogue id that a row's meta remembers. */
+    public static function markIn(?stdClass $meta): ?string
+    {
+        $mark = $meta->{self::MARK} ?? null;
 
         return is_string($mark) ? $mark : null;
     }

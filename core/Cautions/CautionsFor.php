@@ -6,7 +6,6 @@ namespace JollyPenny\Core\Cautions;
 
 use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Catalogue\SeasonDraft;
-use JollyPenny\Core\Catalogue\SpeciesNames;
 use JollyPenny\Core\Season\Container;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Method;
@@ -65,9 +64,7 @@ final readonly class CautionsFor
     {
         $lot = array_column($this->season->seedLots, null, 'id')[$crop->lot];
         $species = array_column($this->season->species, null, 'id')[$lot->species];
-        $known = $this->catalogue->species();
-        $mark = $species->meta === null ? null : $species->meta->{SeasonDraft::MARK} ?? null;
-        $facts = $known[is_string($mark) ? $mark : ''] ?? (new SpeciesNames($known))->find($species->name);
+        $facts = $this->catalogue->recognise(SeasonDraft::markIn($species->meta), $species->name);
 
         return Caution::tryFrom($facts->caution ?? '');
     }
