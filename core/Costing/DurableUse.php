@@ -11,6 +11,8 @@ final readonly class DurableUse
 {
     public int $unitsNeeded;
 
+    private float $weight;
+
     /**
      * @param  float  $perUnit  sites (or flats) one unit serves
      * @param  int  $free  units that cost nothing this season
@@ -27,6 +29,7 @@ final readonly class DurableUse
         public array $weights,
     ) {
         $this->unitsNeeded = $this->units($use->peak);
+        $this->weight = array_sum($weights);
     }
 
     public function charge(): float
@@ -36,9 +39,7 @@ final readonly class DurableUse
 
     public function share(int $crop): float
     {
-        $sum = array_sum($this->weights);
-
-        return $sum > 0.0 ? $this->charge() * ($this->weights[$crop] ?? 0.0) / $sum : 0.0;
+        return $this->weight > 0.0 ? $this->charge() * ($this->weights[$crop] ?? 0.0) / $this->weight : 0.0;
     }
 
     public function saved(int $crop): float
