@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -90,12 +92,20 @@ abstract class BrowserTestCase extends TestCase
         throw new RuntimeException("Waited {$seconds} s for {$what}.");
     }
 
-    /** Clicks what the selector finds, in the middle of the window where nothing lies over it. */
+    /** Clicks what the selector finds, in the middle of the window where nothing lies over it, once it stands still there. */
     public function click(string $css): void
     {
-        $element = $this->find($css);
-        $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
-        $element->click();
+        $this->waitFor(function () use ($css): ?bool {
+            $element = $this->find($css);
+            $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
+            try {
+                $element->click();
+            } catch (ElementNotInteractableException|ElementClickInterceptedException) {
+                return null;
+            }
+
+            return true;
+        }, "\"{$css}\" to be clickable");
     }
 
     /** Drags what the selector finds to the right, as a hand does: down, along in steps, up. */
