@@ -19,6 +19,7 @@ final readonly class Comparison
      * @param  ?float  $nursery  price of one plant of the list at the nursery
      * @param  list<ComparedSetup>  $setups
      * @param  array<string, ?string>  $cheapest  set-up in which a crop costs least, by crop
+     * @param  array<string, ?float>  $bought_each  price of one bought plant, by crop
      * @param  ?Advice  $advice  what the cheapest fair set-up comes down to
      */
     private function __construct(
@@ -26,6 +27,7 @@ final readonly class Comparison
         public ?float $nursery,
         public array $setups,
         public array $cheapest,
+        public array $bought_each,
         public ?Advice $advice,
     ) {
     }
@@ -40,12 +42,14 @@ final readonly class Comparison
         $coin = PennyStack::coin($tallest, $season->currency);
         $setups = array_map(fn (SetupResult $result): ComparedSetup => ComparedSetup::of($result, PennyStack::ofSetup($result, $coin), $season), $results);
         $nursery = array_values(array_filter(array_column($results, 'nursery_per_plant'), fn (?float $price): bool => $price !== null));
-        $cheapest = [];
+        $cheapest = $boughtEach = [];
         foreach ($season->crops as $i => $crop) {
             $cheapest[$crop->id] = self::cheapestFor($i, $crop->wanted, $results);
+            $price = array_filter(array_map(fn (SetupResult $result): ?float => $result->crops[$i]->buy_cost, $results), fn (?float $cost): bool => $cost !== null);
+            $boughtEach[$crop->id] = $price === [] ? null : reset($price) / $crop->wanted;
         }
 
-        return new self($coin, $nursery === [] ? null : max($nursery), $setups, $cheapest, self::advice($results));
+        return new self($coin, $nursery === [] ? null : max($nursery), $setups, $cheapest, $boughtEach, self::advice($results));
     }
 
     /** @param  list<SetupResult>  $results */

@@ -87,6 +87,9 @@ it('advises the cheapest way that supplies the whole list', function () {
     sort($crops);
     $all = array_column($season->crops, 'id');
     sort($all);
+    $each = Comparison::of($results, $season)->bought_each;
+    // Ink Pot: five single plants at 4.75 for four wanted, one in ten lost; nobody sells Red Whistle.
+    expect($each['ink-pot'])->toBeNear(5 * 4.75 / 4)->and($each['red-whistle'])->toBeNull();
     expect($advice->setup)->toBe($fair[0]->id)->and($advice->cost)->toBeNear($fair[0]->fill_cost)->and($advice->saves)->toBeNear($fair[0]->keep)->and($crops)->toBe($all);
 });
 

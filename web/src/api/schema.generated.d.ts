@@ -1518,6 +1518,10 @@ export interface components {
             cheapest: {
                 [key: string]: string | null;
             };
+            /** @description price of one bought plant, by crop */
+            bought_each: {
+                [key: string]: number | null;
+            };
             /** @description what the cheapest fair set-up comes down to */
             advice: components["schemas"]["Advice"] | null;
         };

@@ -15,7 +15,7 @@ export function VerdictTable({ season, compared, here }: { season: Season; compa
           <thead><tr><th scope="col">Crop</th>{setups.map((row) => <th key={row.id} scope="col" className={row.id === here ? 'here' : ''}>{row.name}</th>)}<th scope="col">Bought</th></tr></thead>
           <tbody>
             {season.crops.map((crop) => {
-              const buying = [...results.values()].map((crops) => crops.get(crop.id)?.buy_cost).find((cost) => cost != null) ?? null;
+              const each = compared.comparison.bought_each[crop.id] ?? null;
               return (
                 <tr key={crop.id}>
                   <th scope="row">{season.seed_lots.find(({ id }) => id === crop.lot)?.variety}{crop.anchor === 'first_frost' ? ', autumn' : ''}</th>
@@ -27,7 +27,7 @@ export function VerdictTable({ season, compared, here }: { season: Season; compa
                       {best && <small>cheapest</small>}{line?.verdict === 'grow_along' && <small>along</small>}{line?.verdict === 'buy' && <small>better bought</small>}
                     </td>;
                   })}
-                  <td className="mono">{buying === null ? 'nobody sells it' : money(buying / crop.wanted, season.currency, true)}</td>
+                  <td className="mono">{each === null ? 'nobody sells it' : money(each, season.currency, true)}</td>
                 </tr>
               );
             })}
