@@ -61,6 +61,7 @@ Route::prefix('api')->middleware(['auth', 'throttle:edits'])->group(function ():
         Route::post('setups', [CompareController::class, 'store']);
         Route::get('setups/{setup}/calendar', [CalendarController::class, 'show']);
         Route::get('setups/{setup}/calendar.ics', [CalendarController::class, 'file']);
+        Route::put('setups/{setup}/crops/{crop}/bar', [CalendarController::class, 'move']);
         Route::put('setups/{setup}/feed', [CalendarController::class, 'open']);
         Route::delete('setups/{setup}/feed', [CalendarController::class, 'close']);
         Route::get('setups/{setup}/workings/{figure}', WorkingController::class);

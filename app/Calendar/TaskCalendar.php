@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Calendar;
 
 use App\Seasons\KeptSeason;
-use JollyPenny\Core\Calendar\Task;
-use JollyPenny\Core\Calendar\Tasks;
-use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Tasks\Task;
+use JollyPenny\Core\Tasks\Tasks;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Docs;
 
-use JollyPenny\Core\Season\File\SchemaCheck;
+use JollyPenny\Core\Season\File\SeasonSchema;
 use stdClass;
 
 /** The season file's format in words (docs/season-format.md), read off its JSON Schema so that the two cannot part. */
@@ -12,11 +12,9 @@ final readonly class FormatPage
 {
     public static function text(): string
     {
-        /** @var stdClass $schema */
-        $schema = json_decode(SchemaCheck::schema(), false, 64, JSON_THROW_ON_ERROR);
         $page = (string) file_get_contents(__DIR__.'/season-format.md');
 
-        return $page."\n".self::table('The season', $schema, []);
+        return $page."\n".self::table('The season', SeasonSchema::get()->root, []);
     }
 
     /** @param  list<string>  $above */

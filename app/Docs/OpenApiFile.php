@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Docs;
 
-use JollyPenny\Core\Calendar\Task;
-use JollyPenny\Core\Calendar\TimingNote;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
+use JollyPenny\Core\Choosing\Comparison;
+use JollyPenny\Core\Choosing\CropChoice;
+use JollyPenny\Core\Choosing\Difference;
 use JollyPenny\Core\Choosing\Relief;
-use JollyPenny\Core\Costing\CropChoice;
-use JollyPenny\Core\Costing\SetupResult;
 use JollyPenny\Core\Pictures\BenchDays;
-use JollyPenny\Core\Pictures\Comparison;
-use JollyPenny\Core\Pictures\CropLine;
-use JollyPenny\Core\Pictures\Difference;
-use JollyPenny\Core\Pictures\PennyStack;
-use JollyPenny\Core\Pictures\Till;
-use JollyPenny\Core\Season\File\SchemaCheck;
+use JollyPenny\Core\Pictures\ComparedStacks;
+use JollyPenny\Core\Pictures\Moved;
+use JollyPenny\Core\Pictures\SetupPicture;
+use JollyPenny\Core\Results\SetupResult;
+use JollyPenny\Core\Season\File\SeasonSchema;
+use JollyPenny\Core\Tasks\Task;
+use JollyPenny\Core\Tasks\TimingNote;
 use JollyPenny\Core\Years\SetupYears;
 use OpenApi\Attributes as OA;
 use OpenApi\Generator;
@@ -51,9 +51,10 @@ final class OpenApiFile
     {
         $shapes = new Shapes;
         $result = $shapes->of(SetupResult::class);
-        [$till, $stack, $line, $choice, $species] = array_map($shapes->of(...), [Till::class, PennyStack::class, CropLine::class, CropChoice::class, SpeciesFacts::class]);
-        [$comparison, $difference, $years, $task, $timing, $bench, $relief] = array_map($shapes->of(...), [Comparison::class, Difference::class, SetupYears::class, Task::class, TimingNote::class, BenchDays::class, Relief::class]);
-        $season = json_decode(SchemaCheck::schema(), true, 64, JSON_THROW_ON_ERROR);
+        [$picture, $moved, $choice, $species] = array_map($shapes->of(...), [SetupPicture::class, Moved::class, CropChoice::class, SpeciesFacts::class]);
+        [$comparison, $stacks, $difference, $years] = array_map($shapes->of(...), [Comparison::class, ComparedStacks::class, Difference::class, SetupYears::class]);
+        [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
+        $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
         $text = ['type' => 'string'];
         $whole = ['type' => 'integer'];
@@ -68,17 +69,17 @@ final class OpenApiFile
             'Season' => self::everyKey($season),
             ...$shapes->schemas,
             'Result' => self::object(['format' => $text, 'version' => $whole, 'setups' => $list($result)]),
-            'CropPicture' => self::object(['line' => $line, 'stack' => ['oneOf' => [$stack, ['type' => 'null']]], 'till' => $till, 'shown' => ['type' => ['object', 'null'], 'additionalProperties' => ['type' => 'number']]]),
-            'SetupPicture' => self::object(['till' => $till, 'crops' => $map(['$ref' => '#/components/schemas/CropPicture'])]),
             'SeasonState' => self::object(['id' => $whole, 'revision' => $whole, 'season' => ['$ref' => '#/components/schemas/Season'], 'result' => ['$ref' => '#/components/schemas/Result'],
-                'pictures' => $map(['$ref' => '#/components/schemas/SetupPicture']), 'history' => self::object(['undo' => $maybe, 'redo' => $maybe]), 'unknown' => $list($text), 'added' => $text], ['unknown', 'added']),
-            'Compared' => self::object(['revision' => $whole, 'result' => ['$ref' => '#/components/schemas/Result'], 'comparison' => $comparison]),
+                'pictures' => $map($picture), 'history' => self::object(['undo' => $maybe, 'redo' => $maybe]),
+                'moved' => ['oneOf' => [$moved, ['type' => 'null']]], 'unknown' => $list($text), 'added' => $text], ['moved', 'unknown', 'added']),
+            'Compared' => self::object(['revision' => $whole, 'result' => ['$ref' => '#/components/schemas/Result'], 'comparison' => $comparison, 'stacks' => $stacks]),
             'Years' => self::object(['setups' => $list($years)]),
             'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'mix' => $text], ['ready_made', 'copy', 'mix']),
             'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe], ['school', 'copy', 'setup']),
             'Survival' => self::object(['preset' => ['enum' => ['first_year', 'usual', 'careful']], 'setup' => $maybe], ['setup']),
             'Growth' => self::object(['crop' => $maybe, 'stages' => $list(self::object(['stage' => $text, 'per_finished' => ['type' => ['number', 'null']], 'cost' => ['type' => ['number', 'null']], 'hours' => ['type' => ['number', 'null']], 'sites' => ['type' => ['integer', 'null']]]))]),
             'Calendar' => self::object(['tasks' => $list($task), 'timing' => $list($timing), 'bench' => $list($bench), 'relief' => $list($relief), 'feed' => $maybe]),
+            'BarMove' => self::object(['stage' => ['type' => ['integer', 'null'], 'description' => 'of the method, from 0; null for the sowing'], 'by' => $whole], ['stage']),
             'Feed' => self::object(['address' => $text]),
             'SeasonLine' => self::object(['id' => $whole, 'name' => $text, 'revision' => $whole, 'year' => $whole, 'last_frost' => $text, 'crops' => $whole, 'plants' => $whole, 'setups' => $whole, 'changed_at' => $maybe, 'archived' => $flag]),
             'SeasonList' => self::object(['seasons' => $list(['$ref' => '#/components/schemas/SeasonLine'])]),

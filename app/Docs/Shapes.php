@@ -5,16 +5,44 @@ declare(strict_types=1);
 namespace App\Docs;
 
 use BackedEnum;
+use PHPStan\PhpDocParser\Ast\Type\ArrayShapeNode;
+use PHPStan\PhpDocParser\Ast\Type\GenericTypeNode;
+use PHPStan\PhpDocParser\Ast\Type\IdentifierTypeNode;
+use PHPStan\PhpDocParser\Ast\Type\NullableTypeNode;
+use PHPStan\PhpDocParser\Ast\Type\TypeNode;
+use PHPStan\PhpDocParser\Ast\Type\UnionTypeNode;
+use PHPStan\PhpDocParser\Lexer\Lexer;
+use PHPStan\PhpDocParser\Parser\ConstExprParser;
+use PHPStan\PhpDocParser\Parser\PhpDocParser;
+use PHPStan\PhpDocParser\Parser\TokenIterator;
+use PHPStan\PhpDocParser\Parser\TypeParser;
+use PHPStan\PhpDocParser\ParserConfig;
 use ReflectionClass;
 use ReflectionEnum;
-use ReflectionNamedType;
 use RuntimeException;
 
 /** JSON Schemas of the core's value objects, read off their constructors and the types in their docblocks. */
 final class Shapes
 {
+    private const SCALARS = ['float' => 'number', 'int' => 'integer', 'bool' => 'boolean', 'string' => 'string', 'null' => 'null'];
+
     /** @var array<string, array<string, mixed>> by short class name */
     public array $schemas = [];
+
+    private readonly Lexer $lexer;
+
+    private readonly TypeParser $types;
+
+    private readonly PhpDocParser $docs;
+
+    public function __construct()
+    {
+        $config = new ParserConfig([]);
+        $constants = new ConstExprParser($config);
+        $this->lexer = new Lexer($config);
+        $this->types = new TypeParser($config, $constants);
+        $this->docs = new PhpDocParser($config, $this->types, $constants);
+    }
 
     /**
      * @param  class-string  $class
@@ -24,94 +52,94 @@ final class Shapes
     {
         $reflection = new ReflectionClass($class);
         $name = $reflection->getShortName();
-        if (isset($this->schemas[$name])) {
-            return ['$ref' => "#/components/schemas/{$name}"];
+        if (! isset($this->schemas[$name])) {
+            $this->schemas[$name] = [];
+            $this->schemas[$name] = is_subclass_of($class, BackedEnum::class)
+                ? ['type' => 'string', 'enum' => array_map(fn ($case): string|int => $case->getBackingValue(), (new ReflectionEnum($class))->getCases())]
+                : $this->object($reflection);
         }
-        if (is_subclass_of($class, BackedEnum::class)) {
-            $this->schemas[$name] = ['type' => 'string', 'enum' => array_map(fn ($case): string|int => $case->getBackingValue(), (new ReflectionEnum($class))->getCases())];
-
-            return ['$ref' => "#/components/schemas/{$name}"];
-        }
-        $this->schemas[$name] = [];
-        $docs = (string) $reflection->getConstructor()?->getDocComment();
-        $properties = [];
-        foreach ($reflection->getConstructor()?->getParameters() ?? [] as $parameter) {
-            $type = $parameter->getType();
-            $written = preg_match('/@param\s+(.+?)\s+\$'.$parameter->getName().'\b[ \t]*(.*)/', $docs, $match) === 1 ? $match[1] : null;
-            $named = $type instanceof ReflectionNamedType ? ($type->allowsNull() && $type->getName() !== 'mixed' ? '?' : '').$type->getName() : (string) $type;
-            $schema = $this->type($written ?? $named, $reflection);
-            $words = trim($match[2] ?? '', " */\t");
-            $properties[$parameter->getName()] = $written !== null && $words !== '' && ! isset($schema['$ref']) ? [...$schema, 'description' => $words] : $schema;
-            unset($match);
-        }
-        $this->schemas[$name] = array_filter(['type' => 'object', 'description' => self::summary($reflection), 'properties' => $properties, 'required' => array_keys($properties)]);
 
         return ['$ref' => "#/components/schemas/{$name}"];
+    }
+
+    /**
+     * @param  ReflectionClass<object>  $class
+     * @return array<string, mixed>
+     */
+    private function object(ReflectionClass $class): array
+    {
+        $written = [];
+        $docs = (string) $class->getConstructor()?->getDocComment();
+        foreach ($docs === '' ? [] : $this->docs->parse(new TokenIterator($this->lexer->tokenize($docs)))->getParamTagValues() as $tag) {
+            $written[ltrim($tag->parameterName, '$')] = $tag;
+        }
+        $properties = [];
+        foreach ($class->getConstructor()?->getParameters() ?? [] as $parameter) {
+            $name = $parameter->getName();
+            if (! $class->hasProperty($name) || ! $class->getProperty($name)->isPublic()) {
+                continue;
+            }
+            $type = $written[$name]->type ?? $this->types->parse(new TokenIterator($this->lexer->tokenize((string) $parameter->getType())));
+            $schema = $this->type($type, $class);
+            $words = $written[$name]->description ?? '';
+            $properties[$name] = $words !== '' && ! isset($schema['$ref']) ? [...$schema, 'description' => $words] : $schema;
+        }
+
+        return array_filter(['type' => 'object', 'description' => self::summary($class), 'properties' => $properties, 'required' => array_keys($properties)]);
     }
 
     /**
      * @param  ReflectionClass<object>  $home
      * @return array<string, mixed>
      */
-    private function type(string $type, ReflectionClass $home): array
+    private function type(TypeNode $type, ReflectionClass $home): array
     {
-        if (str_starts_with($type, '?')) {
-            return $this->nullable($this->type(substr($type, 1), $home));
-        }
-        if (str_contains($type, '|') && preg_match('/[<{]/', $type) !== 1) {
-            $parts = array_map(fn (string $part): array => $this->type($part, $home), explode('|', $type));
-
-            return ['type' => array_values(array_unique(array_merge(...array_map(fn (array $part): array => (array) ($part['type'] ?? 'object'), $parts))))];
-        }
-        if (preg_match('/^list<(.+)>$/', $type, $match) === 1) {
-            return ['type' => 'array', 'items' => $this->type($match[1], $home)];
-        }
-        if (preg_match('/^array<[^,]+, (.+)>$/', $type, $match) === 1) {
-            return ['type' => 'object', 'additionalProperties' => $this->type($match[1], $home)];
-        }
-        if (preg_match('/^array\{(.+)\}$/', $type, $match) === 1) {
-            $properties = [];
-            foreach (self::split($match[1]) as $pair) {
-                [$key, $value] = explode(': ', $pair, 2);
-                $properties[$key] = $this->type($value, $home);
-            }
-
-            return ['type' => 'object', 'properties' => $properties, 'required' => array_keys($properties)];
-        }
-
-        return match ($type) {
-            'float' => ['type' => 'number'], 'int' => ['type' => 'integer'], 'bool' => ['type' => 'boolean'], 'string' => ['type' => 'string'], 'null' => ['type' => 'null'],
-            'mixed' => (array) [], 'stdClass', 'array' => ['type' => 'object'],
-            default => $this->of(self::classNamed($type, $home)),
+        return match (true) {
+            $type instanceof NullableTypeNode => self::either([$this->type($type->type, $home), ['type' => 'null']]),
+            $type instanceof UnionTypeNode => self::either(array_map(fn (TypeNode $one): array => $this->type($one, $home), array_values($type->types))),
+            $type instanceof GenericTypeNode => match ((string) $type->type) {
+                'list' => ['type' => 'array', 'items' => $this->type($type->genericTypes[0], $home)],
+                default => ['type' => 'object', 'additionalProperties' => $this->type($type->genericTypes[1], $home)],
+            },
+            $type instanceof ArrayShapeNode => $this->shape($type, $home),
+            $type instanceof IdentifierTypeNode => match (true) {
+                isset(self::SCALARS[$type->name]) => ['type' => self::SCALARS[$type->name]],
+                $type->name === 'mixed' => [],
+                in_array($type->name, ['stdClass', 'array'], true) => ['type' => 'object'],
+                default => $this->of(self::classNamed($type->name, $home)),
+            },
+            default => throw new RuntimeException("{$home->getName()} speaks of \"{$type}\", which is no type the API can describe."),
         };
     }
 
     /**
-     * @param  array<string, mixed>  $schema
+     * @param  ReflectionClass<object>  $home
      * @return array<string, mixed>
      */
-    private function nullable(array $schema): array
+    private function shape(ArrayShapeNode $type, ReflectionClass $home): array
     {
-        return isset($schema['type']) ? ['type' => [...(array) $schema['type'], 'null']] + $schema : ['oneOf' => [$schema, ['type' => 'null']]];
-    }
-
-    /** @return list<string> at the commas that stand in no bracket */
-    private static function split(string $text): array
-    {
-        $parts = [''];
-        $depth = 0;
-        foreach (str_split($text) as $letter) {
-            $depth += match ($letter) {
-                '{', '<' => 1, '}', '>' => -1, default => 0
-            };
-            if ($letter === ',' && $depth === 0) {
-                $parts[] = '';
-            } else {
-                $parts[count($parts) - 1] .= $letter;
-            }
+        $properties = [];
+        foreach ($type->items as $item) {
+            $properties[(string) $item->keyName] = $this->type($item->valueType, $home);
         }
 
-        return array_map(trim(...), $parts);
+        return ['type' => 'object', 'properties' => $properties, 'required' => array_keys($properties)];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $schemas
+     * @return array<string, mixed>
+     */
+    private static function either(array $schemas): array
+    {
+        foreach ($schemas as $schema) {
+            if (! isset($schema['type'])) {
+                return ['oneOf' => $schemas];
+            }
+        }
+        $types = array_merge(...array_map(fn (array $schema): array => (array) $schema['type'], $schemas));
+
+        return ['type' => array_values(array_unique($types))] + array_merge(...$schemas);
     }
 
     /**

@@ -7,7 +7,6 @@ namespace App\Gardens;
 use App\Models\Season;
 use App\Models\SeasonChange;
 use App\Models\User;
-use App\Seasons\SeasonAssembler;
 use Illuminate\Support\Facades\DB;
 
 /** A person's whole garden: brought along when they sign in, given out in one file, cleared when nobody comes back. */
@@ -17,10 +16,6 @@ final class Garden
 
     /** Deleted seasons can be had back for as long. */
     private const DELETED_DAYS = 30;
-
-    public function __construct(private readonly SeasonAssembler $assembler)
-    {
-    }
 
     /** What was typed in a trial garden becomes the account's; the untouched demo stays behind. */
     public function bringAlong(User $trial, User $account): void
@@ -41,10 +36,10 @@ final class Garden
             $history = [];
             /** @var SeasonChange $step */
             foreach ($season->changes()->orderBy('id')->get() as $step) {
-                $history[] = ['label' => $step->label, 'undone' => $step->undone, 'at' => $step->created_at?->toIso8601String(), 'changes' => json_decode($step->changes)];
+                $history[] = ['label' => $step->label, 'undone' => $step->undone, 'at' => $step->created_at?->toIso8601String(), 'changes' => $step->changes];
             }
             $seasons[] = ['archived' => $season->archived_at !== null, 'changed_at' => $season->updated_at?->toIso8601String(),
-                'season' => $this->assembler->document($season), 'history' => $history];
+                'season' => $season->document, 'history' => $history];
         }
 
         return ['format' => 'jolly-penny/export', 'version' => 1, 'email' => $user->email, 'created_at' => $user->created_at?->toIso8601String(), 'seasons' => $seasons];

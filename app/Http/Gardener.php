@@ -7,15 +7,13 @@ namespace App\Http;
 use App\Models\Season;
 use App\Models\User;
 use App\Seasons\KeptSeason;
-use App\Seasons\SeasonAssembler;
 use Illuminate\Http\Request;
-use JollyPenny\Core\Season\File\SeasonReader;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Who asks, and what is theirs: anything else is not found. */
 final readonly class Gardener
 {
-    public function __construct(private Request $request, private SeasonAssembler $assembler)
+    public function __construct(private Request $request)
     {
     }
 
@@ -34,9 +32,6 @@ final readonly class Gardener
 
     public function kept(int $id): KeptSeason
     {
-        $model = $this->season($id);
-        $document = $this->assembler->document($model);
-
-        return new KeptSeason($model, $document, (new SeasonReader)->trusted($document));
+        return KeptSeason::of($this->season($id));
     }
 }

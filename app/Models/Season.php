@@ -4,21 +4,28 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\AsDocument;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
+use stdClass;
 
 /**
- * A season; its parts hang on it by season_id. Columns are the season file's keys, nested ones joined by "_".
+ * A season: its document, the one truth about it, at its present revision. What lists show of it the database reads off the
+ * document by itself.
  *
  * @property int $id
  * @property int $user_id
- * @property string $name
+ * @property stdClass $document  the season file, every key in it
  * @property int $revision  grows by one with every change
- * @property ?string $document  JSON of the season's file at `document_revision`
- * @property ?int $document_revision
+ * @property-read string $name
+ * @property-read int $year
+ * @property-read string $last_frost
+ * @property-read int $crops
+ * @property-read int $plants
+ * @property-read int $setups
  * @property ?Carbon $archived_at
  * @property ?Carbon $updated_at
  */
@@ -26,12 +33,17 @@ final class Season extends Model
 {
     use SoftDeletes;
 
-    protected $guarded = ['id'];
+    /** What a line of a list shows: everything but the document. */
+    public const LINE = ['id', 'name', 'revision', 'year', 'last_frost', 'crops', 'plants', 'setups', 'updated_at', 'archived_at'];
 
-    protected $hidden = ['document', 'document_revision'];
+    protected $fillable = ['document', 'archived_at'];
+
+    /** @var array<string, mixed> */
+    protected $attributes = ['revision' => 1];
 
     /** @var array<string, string> */
-    protected $casts = ['revision' => 'integer', 'document_revision' => 'integer', 'archived_at' => 'datetime'];
+    protected $casts = ['document' => AsDocument::class, 'revision' => 'integer', 'year' => 'integer', 'crops' => 'integer', 'plants' => 'integer',
+        'setups' => 'integer', 'archived_at' => 'datetime'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

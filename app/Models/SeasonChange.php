@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\AsDocument;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use stdClass;
 
 /**
  * One step of a season's history: what undo takes back and redo does again.
@@ -13,7 +15,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $season_id
  * @property string $label  in the person's words: "lamp hours"
- * @property string $changes  JSON: [{path, from, to, at}]
+ * @property list<stdClass> $changes  {path, from, to, at}
  * @property bool $undone
  * @property ?Carbon $created_at
  */
@@ -24,5 +26,5 @@ final class SeasonChange extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['undone' => 'boolean'];
+    protected $casts = ['changes' => AsDocument::class, 'undone' => 'boolean'];
 }

@@ -6,7 +6,8 @@ namespace App\Seasons;
 
 use App\Models\Season;
 use App\Models\SeasonChange;
-use stdClass;
+use JollyPenny\Core\Editing\Change;
+use JollyPenny\Core\Editing\DocumentPath;
 
 /** A season's changes in order; undo and redo work also after a reload and in any window. */
 final class History
@@ -17,8 +18,8 @@ final class History
     public function remember(Season $season, array $changes, string $label): void
     {
         $season->changes()->where('undone', true)->delete();
-        $season->changes()->create(['label' => mb_substr($label === '' ? 'a change' : $label, 0, 200), 'changes' => json_encode(
-            array_map(fn (Change $change): array => $change->toArray(), $changes), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)]);
+        $season->changes()->create(['label' => mb_substr($label === '' ? 'a change' : $label, 0, 200),
+            'changes' => array_map(fn (Change $change): array => $change->toArray(), $changes)]);
         $oldest = $season->changes()->orderByDesc('id')->skip(self::KEPT)->value('id');
         $oldest === null ?: $season->changes()->where('id', '<=', $oldest)->delete();
     }
@@ -39,9 +40,7 @@ final class History
     public static function changesOf(SeasonChange $step): array
     {
         $changes = [];
-        /** @var list<stdClass> $rows */
-        $rows = json_decode($step->changes, false, 64, JSON_THROW_ON_ERROR);
-        foreach ($rows as $row) {
+        foreach ($step->changes as $row) {
             $changes[] = new Change(new DocumentPath($row->path), $row->from, $row->to, $row->at ?? null);
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Seasons;
 
 use App\Models\Season;
+use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Season as SeasonFile;
 use stdClass;
 
@@ -13,5 +14,13 @@ final readonly class KeptSeason
 {
     public function __construct(public Season $model, public stdClass $document, public SeasonFile $file)
     {
+    }
+
+    /** What is kept has passed the checks. */
+    public static function of(Season $model): self
+    {
+        $document = $model->document;
+
+        return new self($model, $document, (new SeasonReader)->trusted($document));
     }
 }

@@ -6,14 +6,19 @@ namespace App\Seasons;
 
 use App\Models\Season;
 use Illuminate\Support\Facades\DB;
+use JollyPenny\Core\Editing\Change;
+use JollyPenny\Core\Editing\DocumentPath;
+use JollyPenny\Core\Editing\GoesAlong;
+use JollyPenny\Core\Editing\SameValue;
 use JollyPenny\Core\Season\File\InvalidSeason;
 use JollyPenny\Core\Season\File\SeasonReader;
+use JollyPenny\Core\Season\File\SeasonSchema;
 use stdClass;
 
 /** Changes values of a season and keeps them, all or none, in one transaction; takes them back and does them again. */
 final class SeasonEditor
 {
-    public function __construct(private readonly SeasonAssembler $assembler, private readonly SeasonStore $store, private readonly History $history)
+    public function __construct(private readonly History $history)
     {
     }
 
@@ -24,12 +29,15 @@ final class SeasonEditor
      * @throws InvalidSeason where a value cannot be used
      * @throws RevisionConflict where a value was changed elsewhere since
      */
-    public function apply(int $season, array $changes, string $label): KeptSeason
+    public function apply(int $season, array $changes, string $label): EditedSeason
     {
-        return $this->locked($season, function (Season $model, stdClass $document) use ($changes, $label): KeptSeason {
+        return $this->locked($season, function (Season $model, stdClass $document) use ($changes, $label): EditedSeason {
             self::refuseConflicts($model, $document, $changes);
+            foreach ($changes as $change) {
+                $change->path->check($change->to);
+            }
 
-            return $this->keep($model, $document, $changes, fn (array $made) => $this->history->remember($model, $made, $label));
+            return $this->keep($model, $document, $changes, $label);
         });
     }
 
@@ -38,32 +46,31 @@ final class SeasonEditor
      *
      * @param  callable(stdClass): list<array{path: list<string|int>, to: mixed}>  $edit  given a copy of the document
      */
-    public function edit(int $season, string $label, callable $edit): KeptSeason
+    public function edit(int $season, string $label, callable $edit): EditedSeason
     {
-        return $this->locked($season, function (Season $model, stdClass $document) use ($label, $edit): KeptSeason {
-            $copy = unserialize(serialize($document));
+        return $this->locked($season, function (Season $model, stdClass $document) use ($label, $edit): EditedSeason {
             $changes = [];
-            foreach ($edit($copy) as ['path' => $keys, 'to' => $to]) {
+            foreach ($edit($model->document) as ['path' => $keys, 'to' => $to]) {
                 $keys === [] ?: $changes[] = new Change(new DocumentPath($keys), null, $to);
             }
 
-            return $this->keep($model, $document, $changes, fn (array $made) => $made === [] ?: $this->history->remember($model, $made, $label));
+            return $this->keep($model, $document, $changes, $label);
         });
     }
 
-    public function undo(int $season): KeptSeason
+    public function undo(int $season): EditedSeason
     {
         return $this->step($season, true);
     }
 
-    public function redo(int $season): KeptSeason
+    public function redo(int $season): EditedSeason
     {
         return $this->step($season, false);
     }
 
-    private function step(int $season, bool $back): KeptSeason
+    private function step(int $season, bool $back): EditedSeason
     {
-        return $this->locked($season, function (Season $model, stdClass $document) use ($back): KeptSeason {
+        return $this->locked($season, function (Season $model, stdClass $document) use ($back): EditedSeason {
             $step = $back ? $this->history->toUndo($model) : $this->history->toRedo($model);
             $changes = $step === null ? [] : History::changesOf($step);
             if ($back) {
@@ -71,45 +78,53 @@ final class SeasonEditor
             }
             $step?->update(['undone' => $back]);
 
-            return $this->keep($model, $document, $changes, fn () => null);
+            return $this->keep($model, $document, $changes, null);
         });
     }
 
     /**
      * @param  list<Change>  $changes
-     * @param  callable(list<Change>): mixed  $remember
+     * @param  ?string  $label  null for a step of the history itself
      */
-    private function keep(Season $model, stdClass $document, array $changes, callable $remember): KeptSeason
+    private function keep(Season $model, stdClass $document, array $changes, ?string $label): EditedSeason
     {
-        $made = [];
+        $before = KeptSeason::of($model);
+        $made = $touched = [];
         foreach ($changes as $change) {
-            foreach ([...Cascade::before($document, $change), $change] as $one) {
-                $made[] = $real = new Change($one->path, $one->path->get($document), $one->to, $one->at ?? $one->path->rowIndex($document));
-                $real->path->set($document, $real->to, $real->at);
+            foreach ($label === null ? [$change] : GoesAlong::with($document, $change) as $one) {
+                [$list, $id] = $one->path->touches();
+                if ($one->to instanceof stdClass && count($one->path->keys) === 2) {
+                    SeasonSchema::get()->completeRow($list, $one->to);
+                }
+                $real = Change::in($document, $one->path, $one->to, $one->at);
+                if (! $real->isNothing()) {
+                    $real->path->set($document, $real->to, $real->at);
+                    $made[] = $real;
+                    $touched[$list][] = $id;
+                }
             }
         }
-        $changed = [];
-        foreach ($made as $change) {
-            [$list, $id] = $change->path->touches();
-            $changed[$list][] = (string) $id;
-        }
-        $file = (new SeasonReader)->readChanged($document, $changed);
+        $file = (new SeasonReader)->readChanged($document, $touched);
         if ($made !== []) {
-            $this->store->save($model, $document, array_map(fn (Change $change): DocumentPath => $change->path, $made));
-            $remember($made);
+            $model->document = $document;
+            $model->revision++;
+            $model->save();
+            $label === null ?: $this->history->remember($model, $made, $label);
         }
 
-        return new KeptSeason($model, $document, $file);
+        return new EditedSeason(new KeptSeason($model, $document, $file), $before->file);
     }
 
-    /** @param  callable(Season, stdClass): KeptSeason  $work */
-    private function locked(int $season, callable $work): KeptSeason
+    /**
+     * @param  callable(Season, stdClass): EditedSeason  $work  given the season and a copy of its document to change
+     */
+    private function locked(int $season, callable $work): EditedSeason
     {
-        return DB::transaction(function () use ($season, $work): KeptSeason {
+        return DB::transaction(function () use ($season, $work): EditedSeason {
             /** @var Season $model */
             $model = Season::query()->whereKey($season)->lockForUpdate()->firstOrFail();
 
-            return $work($model, $this->assembler->document($model));
+            return $work($model, $model->document);
         });
     }
 
@@ -119,30 +134,12 @@ final class SeasonEditor
         $conflicts = [];
         foreach ($changes as $change) {
             $now = $change->path->get($document);
-            if (! self::same($now, $change->from) && ! self::same($now, $change->to)) {
+            if (! SameValue::is($now, $change->from) && ! SameValue::is($now, $change->to)) {
                 $conflicts[] = ['path' => $change->path->keys, 'was' => $change->from, 'theirs' => $now, 'yours' => $change->to];
             }
         }
         if ($conflicts !== []) {
             throw new RevisionConflict($model->revision, $conflicts);
         }
-    }
-
-    /** Equal as a person sees it: 16 is 16.0, the order of an object's keys does not matter. */
-    private static function same(mixed $a, mixed $b): bool
-    {
-        if (is_array($a) && is_array($b)) {
-            return count($a) === count($b) && array_is_list($a) === array_is_list($b)
-                && ! in_array(false, array_map(self::same(...), array_values($a), array_values($b)), true);
-        }
-        if ($a instanceof stdClass && $b instanceof stdClass) {
-            [$left, $right] = [get_object_vars($a), get_object_vars($b)];
-            ksort($left);
-            ksort($right);
-
-            return array_keys($left) === array_keys($right) && self::same(array_values($left), array_values($right));
-        }
-
-        return is_numeric($a) && is_numeric($b) && ! is_string($a) && ! is_string($b) ? (float) $a === (float) $b : $a === $b;
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Cautions;
 
 use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Catalogue\SeasonDraft;
+use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Season\Container;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Method;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Choosing;
 
-use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Method;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
@@ -24,10 +24,10 @@ final readonly class MethodGrowth
         $growth = [];
         $whole = array_column($this->season->methods, null, 'id')[$method];
         foreach ($whole->stages as $i => $stage) {
-            $short = $whole->upTo($i + 1);
-            $season = $this->season->raisedBy(array_map(fn (Method $row): Method => $row->id === $method ? $short : $row, $this->season->methods));
-            $line = array_column((new SeasonCosting($season))->setup($setup->with($crop, $method))->crops, null, 'id')[$crop];
-            $growth[] = ['stage' => $stage->name, 'per_finished' => $line->per_finished, 'cost' => $line->cost, 'hours' => $line->hours, 'sites' => $line->stages[$i]->sites ?? null];
+            $short = $this->season->withMethod($whole->with(stages: array_slice($whole->stages, 0, $i + 1)));
+            $line = array_column((new SeasonCosting($short))->setup($setup->raising($crop, $method))->crops, null, 'id')[$crop];
+            $growth[] = ['stage' => $stage->name, 'per_finished' => $line->per_finished, 'cost' => $line->cost, 'hours' => $line->hours,
+                'sites' => $line->stages[$i]->sites ?? null];
         }
 
         return $growth;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Choosing;
 
 use Closure;
-use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
 use stdClass;
@@ -70,7 +70,7 @@ final class MixAndMatch
     {
         $others = array_values(array_filter($this->season->setups, fn (Setup $setup): bool => $setup->id !== self::ID));
 
-        return $this->season->furnished([...$others, $this->setup()]);
+        return $this->season->with(setups: [...$others, $this->setup()]);
     }
 
     private function weighAll(int $count): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Choosing;
 
-/** One way to make room on an over-full bench, and what it does. */
+/** One way to make room on an over-full bench, what it does, and the change of the season that makes it so. */
 final readonly class Relief
 {
     /**
@@ -13,8 +13,16 @@ final readonly class Relief
      * @param  ?string  $method  the other method
      * @param  float  $cost  money more, to fill the list
      * @param  int  $crowded_days  left
+     * @param  array{path: list<string>, to: string|int}  $change
      */
-    public function __construct(public string $kind, public string $crop, public ?int $days, public ?string $method, public float $cost, public int $crowded_days)
-    {
+    public function __construct(
+        public string $kind,
+        public string $crop,
+        public ?int $days,
+        public ?string $method,
+        public float $cost,
+        public int $crowded_days,
+        public array $change,
+    ) {
     }
 }

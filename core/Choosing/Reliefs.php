@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Choosing;
 
-use JollyPenny\Core\Costing\SeasonCosting;
-use JollyPenny\Core\Costing\SetupBooks;
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
@@ -28,18 +28,24 @@ final readonly class Reliefs
     public function of(Setup $setup, array $crowding): array
     {
         $costing = new SeasonCosting($this->season);
-        $now = SetupTotals::of($costing->books($setup));
+        $books = $costing->books($setup);
+        $now = SetupTotals::of($books);
         $reliefs = [];
         foreach ($this->season->crops as $crop) {
             if (! in_array($crop->id, $crowding, true)) {
                 continue;
             }
-            foreach ($this->moves($crop, $costing->books($setup)) as [$kind, $days, $moved]) {
-                $reliefs[] = $this->relief($now, new SeasonCosting($this->season->growing(array_map(fn (Crop $row): Crop => $row->id === $crop->id ? $moved : $row, $this->season->crops))), $setup, $kind, $crop->id, $days, null);
+            foreach ($this->offsets($crop, $books) as $by) {
+                $offset = $crop->plantOutOffsetDays + $by;
+                $moved = new SeasonCosting($this->season->withCrop($crop->with(plantOutOffsetDays: $offset)));
+                $reliefs[] = self::relief($now, SetupTotals::of($moved->books($setup)), $by > 0 ? 'later' : 'earlier', $crop->id, abs($by),
+                    ['path' => ['crops', $crop->id, 'plant_out_offset_days'], 'to' => $offset]);
             }
             foreach ($this->season->methods as $method) {
                 if ($method->id !== $setup->methodFor($crop->id)) {
-                    $reliefs[] = $this->relief($now, $costing, $setup->with($crop->id, $method->id), 'smaller', $crop->id, null, $method->id);
+                    $then = SetupTotals::of($costing->books($setup->raising($crop->id, $method->id)));
+                    $reliefs[] = self::relief($now, $then, 'smaller', $crop->id, null,
+                        ['path' => ['setups', $setup->id, 'overrides', $crop->id], 'to' => $method->id]);
                 }
             }
         }
@@ -49,26 +55,26 @@ final readonly class Reliefs
         return array_slice($reliefs, 0, self::MOST);
     }
 
-    private function relief(SetupTotals $now, SeasonCosting $costing, Setup $setup, string $kind, string $crop, ?int $days, ?string $method): ?Relief
+    /** @param  array{path: list<string>, to: string|int}  $change */
+    private static function relief(SetupTotals $now, SetupTotals $then, string $kind, string $crop, ?int $days, array $change): ?Relief
     {
-        $then = SetupTotals::of($costing->books($setup));
-
+        // What loses a crop is no relief.
         return $then->crowdedDays < $now->crowdedDays && $then->supplied >= $now->supplied
-            ? new Relief($kind, $crop, $days, $method, $then->fillCost - $now->fillCost, $then->crowdedDays) : null;
+            ? new Relief($kind, $crop, $days, $days === null ? (string) $change['to'] : null, $then->fillCost - $now->fillCost, $then->crowdedDays, $change)
+            : null;
     }
 
-    /** @return list<array{string, int, Crop}> a later sowing; a hardy crop out earlier */
-    private function moves(Crop $crop, SetupBooks $books): array
+    /** @return list<int> days by which it could go out later; a hardy crop earlier too */
+    private function offsets(Crop $crop, SetupBooks $books): array
     {
-        $plan = $books->plans[$books->grown[$crop->id] ?? -1] ?? null;
-        $moves = [];
-        foreach ($plan === null ? [] : self::DAYS as $days) {
-            $moves[] = ['later', $days, $crop->plantedOut($crop->plantOutOffsetDays + $days)];
+        $offsets = [];
+        foreach (isset($books->grown[$crop->id]) ? self::DAYS : [] as $days) {
+            $offsets[] = $days;
             if ($crop->plantOutOffsetDays < 0) {
-                $moves[] = ['earlier', $days, $crop->plantedOut($crop->plantOutOffsetDays - $days)];
+                $offsets[] = -$days;
             }
         }
 
-        return $moves;
+        return $offsets;
     }
 }

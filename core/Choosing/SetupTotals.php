@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Choosing;
 
-use JollyPenny\Core\Costing\Crowding;
-use JollyPenny\Core\Costing\Labour;
-use JollyPenny\Core\Costing\SetupBooks;
+use JollyPenny\Core\Books\Labour;
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Results\Crowding;
 
 /** What decides between set-ups, without the figures of each crop: many of these are weighed for one answer. */
 final readonly class SetupTotals
@@ -30,8 +30,7 @@ final readonly class SetupTotals
         }
         $hours = 0.0;
         foreach ($books->plans as $i => $plan) {
-            $buying = $books->nursery->basket($plan->crop)?->cost;
-            $cost += $buying === null ? 0.0 : $plan->sowing->shortfall * $buying / $plan->crop->wanted;
+            $cost += $books->shortfallCost($i);
             $hours += Labour::hours($plan, $books->supplies->uses[$i]);
         }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Cli;
 
 use JollyPenny\Core\Choosing\MixAndMatch;
-use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\Fault;
 use JollyPenny\Core\Season\File\InvalidSeason;
 use JollyPenny\Core\Season\File\JsonText;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Germination;
 
-use JollyPenny\Core\Costing\Warning;
 use JollyPenny\Core\Season\GerminationRow;
 use JollyPenny\Core\Season\Species;
 
@@ -22,7 +21,7 @@ final readonly class TemperatureResponse
     private function __construct(
         public float $relative,
         public ?float $days,
-        public ?Warning $failure = null,
+        public ?Failure $failure = null,
     ) {
     }
 
@@ -35,7 +34,7 @@ final readonly class TemperatureResponse
         $best = self::best($table);
         [$rate, $percent] = self::at($table, $temperature);
         if ($percent < self::NONE_PERCENT) {
-            return new self(0.0, null, $temperature < $best->tempC ? Warning::TooCold : Warning::TooHot);
+            return new self(0.0, null, $temperature < $best->tempC ? Failure::TooCold : Failure::TooHot);
         }
 
         return new self($percent / $best->percent, 1.0 / $rate);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Pictures;
 
-use JollyPenny\Core\Costing\SetupBooks;
+use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Energy\PlaceEnergy;
 use JollyPenny\Core\Energy\PlaceLoad;
 use JollyPenny\Core\Season\Day;
@@ -48,6 +48,22 @@ final readonly class BenchDays
         }
 
         return $days;
+    }
+
+    /**
+     * @param  list<self>  $bench
+     * @return list<string> crops that stand on any over-full day
+     */
+    public static function crowding(array $bench): array
+    {
+        $crops = [];
+        foreach ($bench as $place) {
+            foreach ($place->crowded as $run) {
+                array_push($crops, ...$run['crops']);
+            }
+        }
+
+        return array_values(array_unique($crops));
     }
 
     private static function place(PlaceEnergy $energy, SetupBooks $books): self

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Pictures;
 
-use JollyPenny\Core\Costing\CropResult;
 use JollyPenny\Core\Germination\Viability;
+use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\SeasonIndex;
 
@@ -41,7 +41,7 @@ final readonly class CropLine
 
         return new self($viability->age, (int) round(100 * $viability->value), (int) round(100 * $viability->fresh),
             $result->g === null ? null : (int) round(100 * $result->g), self::strip($result, $crop->wanted),
-            $result->buy_cost === null ? null : $result->buy_cost / $crop->wanted, self::saves($result, $crop->wanted));
+            $result->boughtEach(), self::saves($result));
     }
 
     /** @return ?array{wanted: int, surplus: int, lost: int, each: int} */
@@ -59,12 +59,12 @@ final readonly class CropLine
         return ['wanted' => $filled, 'surplus' => $surplus, 'lost' => max(0, (int) ceil($units / $each) - $filled - $surplus), 'each' => $each];
     }
 
-    private static function saves(CropResult $result, int $wanted): ?float
+    private static function saves(CropResult $result): ?float
     {
         if ($result->buy_cost === null || $result->cost === null || $result->extra_cost === null) {
             return null;
         }
-        $short = (float) $result->shortfall * $result->buy_cost / $wanted;
+        $short = $result->shortfallCost();
 
         return match ($result->verdict) {
             'buy' => $result->extra_cost + $short - $result->buy_cost,

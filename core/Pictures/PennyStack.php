@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Pictures;
 
-use JollyPenny\Core\Costing\CropResult;
-use JollyPenny\Core\Costing\Head;
-use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Books\Head;
+use JollyPenny\Core\Books\HeadGroup;
+use JollyPenny\Core\Results\CropResult;
+use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Units\Currency;
 use JollyPenny\Core\Units\Penny;
@@ -35,17 +36,18 @@ final readonly class PennyStack
     }
 
     /** One finished seedling of a crop beside the nursery's price; null where it is not grown or nothing finishes. */
-    public static function ofCrop(CropResult $crop, Season $season): ?self
+    public static function ofCrop(CropResult $crop, string $currency): ?self
     {
         if ($crop->per_finished === null || $crop->useful === null) {
             return null;
         }
-        $wanted = array_column($season->crops, 'wanted', 'id')[$crop->id];
-        $nursery = $crop->buy_cost === null ? null : $crop->buy_cost / $wanted;
+        $nursery = $crop->boughtEach();
 
         $heads = $crop->heads ?? [];
 
-        return self::stack($heads, 0.0, $crop->useful, $nursery, self::coin(max($crop->per_finished, $nursery ?? 0.0) + self::credit($heads) / $crop->useful, $season->currency));
+        $tallest = max($crop->per_finished, $nursery ?? 0.0) + self::credit($heads) / $crop->useful;
+
+        return self::stack($heads, 0.0, $crop->useful, $nursery, self::coin($tallest, $currency));
     }
 
     /** One plant of the list, shortfalls bought; null where nothing is supplied. */
@@ -58,13 +60,13 @@ final readonly class PennyStack
     /** @param  array<string, float>  $heads */
     private static function stack(array $heads, float $bought, float $plants, ?float $nursery, float $coin): self
     {
-        $amounts = array_fill_keys(array_column(CoinGroup::cases(), 'value'), 0.0);
+        $amounts = array_fill_keys(array_column(HeadGroup::cases(), 'value'), 0.0);
         $credit = 0.0;
         foreach ($heads as $head => $amount) {
-            $group = CoinGroup::of(Head::from($head));
+            $group = Head::from($head)->group();
             $group === null ? $credit -= $amount / $plants : $amounts[$group->value] += $amount / $plants;
         }
-        $amounts[CoinGroup::Bought->value] += $bought / $plants;
+        $amounts[HeadGroup::Bought->value] += $bought / $plants;
         $coins = Penny::parts(array_map(fn (float $amount): float => $amount / $coin, $amounts), 0);
         $groups = [];
         foreach ($amounts as $group => $amount) {

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Pictures;
 
-use JollyPenny\Core\Costing\CropResult;
-use JollyPenny\Core\Costing\SetupResult;
-use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Results\CropResult;
+use JollyPenny\Core\Results\SetupResult;
 
-/** The figures that stay in sight while planning: `difference` is the nursery's price less the seedling's cost, `keep` what growing
- * saves on all of them, shortfalls bought. Cash and kWh are always the whole set-up's. */
+/**
+ * The figures that stay in sight while planning: `difference` is the nursery's price less the seedling's cost, `keep` what
+ * growing saves on all of them, shortfalls bought. Cash and kWh are always the whole set-up's.
+ */
 final readonly class Till
 {
     private function __construct(
@@ -27,14 +28,23 @@ final readonly class Till
         return self::make($setup->per_finished, $setup->nursery_per_plant, $setup->keep, $setup);
     }
 
-    public static function ofCrop(CropResult $crop, Season $season, SetupResult $setup): self
+    public static function ofCrop(CropResult $crop, SetupResult $setup): self
     {
-        $wanted = array_column($season->crops, 'wanted', 'id')[$crop->id];
+        $keep = $crop->grown && $crop->buy_cost !== null ? $crop->buy_cost - (float) $crop->filledCost() : null;
 
-        $each = $crop->buy_cost === null ? null : $crop->buy_cost / $wanted;
-        $keep = $each === null || $crop->cost === null || ! $crop->grown ? null : $each * ($wanted - (float) $crop->shortfall) - $crop->cost;
+        return self::make($crop->per_finished, $crop->boughtEach(), $keep, $setup);
+    }
 
-        return self::make($crop->per_finished, $each, $keep, $setup);
+    /** What a change did to the till, figure by figure; null where there was, or is, nothing to compare. */
+    public function less(self $before): TillMove
+    {
+        return new TillMove(self::by($before->per_finished, $this->per_finished), self::by($before->difference, $this->difference),
+            self::by($before->keep, $this->keep), $this->cash_now - $before->cash_now, $this->kwh - $before->kwh);
+    }
+
+    private static function by(?float $before, ?float $after): ?float
+    {
+        return $before === null || $after === null ? null : $after - $before;
     }
 
     private static function make(?float $seedling, ?float $nursery, ?float $keep, SetupResult $setup): self

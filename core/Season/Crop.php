@@ -11,6 +11,8 @@ use stdClass;
  */
 final readonly class Crop
 {
+    use With;
+
     /**
      * @param  list<string>  $nursery  ids
      */
@@ -30,19 +32,5 @@ final readonly class Crop
         public bool $substitute = false,
         public ?stdClass $meta = null,
     ) {
-    }
-
-    /** The same crop planted out so many days after its frost. */
-    public function plantedOut(int $offset): self
-    {
-        return new self($this->id, $this->lot, $this->wanted, $offset, $this->split, $this->anchor, $this->sowOn, $this->coldDays,
-            $this->sow, $this->moveOn, $this->nursery, $this->boughtLoss, $this->substitute, $this->meta);
-    }
-
-    /** The same crop from another seed lot. */
-    public function from(string $lot): self
-    {
-        return new self($this->id, $lot, $this->wanted, $this->plantOutOffsetDays, $this->split, $this->anchor, $this->sowOn, $this->coldDays,
-            $this->sow, $this->moveOn, $this->nursery, $this->boughtLoss, $this->substitute, $this->meta);
     }
 }

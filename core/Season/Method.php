@@ -11,6 +11,8 @@ use stdClass;
  */
 final readonly class Method
 {
+    use With;
+
     /**
      * @param  list<Stage>  $stages
      * @param  list<string>  $needs  ids
@@ -28,12 +30,5 @@ final readonly class Method
         #[ListOf(Extra::class)] public array $extras = [],
         public ?stdClass $meta = null,
     ) {
-    }
-
-    /** The same method with its first stages only. */
-    public function upTo(int $stages): self
-    {
-        return new self($this->id, $this->name, $this->pattern, $this->seedsPerSite, array_slice($this->stages, 0, $stages), $this->minPlants, $this->roundSitesTo,
-            $this->needs, $this->extras, $this->meta);
     }
 }

@@ -9,6 +9,8 @@ use stdClass;
 /** A whole season as its file says it: what there is, what is wanted, and the ways of furnishing it. */
 final readonly class Season
 {
+    use With;
+
     public const FORMAT = 'jolly-penny/season';
 
     public const VERSION = 1;
@@ -66,47 +68,15 @@ final readonly class Season
     ) {
     }
 
-    /**
-     * The same season with another grow list.
-     *
-     * @param  list<Crop>  $crops
-     */
-    public function growing(array $crops): self
+    /** The same season with another row in a crop's place. */
+    public function withCrop(Crop $crop): self
     {
-        return $this->with($crops, $this->setups, $this->methods);
+        return $this->with(crops: array_map(fn (Crop $row): Crop => $row->id === $crop->id ? $crop : $row, $this->crops));
     }
 
-    /**
-     * The same season with other set-ups.
-     *
-     * @param  list<Setup>  $setups
-     */
-    public function furnished(array $setups): self
+    /** The same season with another row in a method's place. */
+    public function withMethod(Method $method): self
     {
-        return $this->with($this->crops, $setups, $this->methods);
-    }
-
-    /**
-     * The same season with other methods.
-     *
-     * @param  list<Method>  $methods
-     */
-    public function raisedBy(array $methods): self
-    {
-        return $this->with($this->crops, $this->setups, $methods);
-    }
-
-    /**
-     * @param  list<Crop>  $crops
-     * @param  list<Setup>  $setups
-     * @param  list<Method>  $methods
-     */
-    private function with(array $crops, array $setups, array $methods): self
-    {
-        return new self($this->format, $this->version, $this->name, $this->currency, $this->year, $this->lastFrost, $this->electricity, $crops,
-            $setups, $this->places, $this->supplies, $this->mixes, $this->containers, $this->trayware, $this->lights, $this->mats,
-            $this->appliances, $this->gear, $this->species, $this->seedLots, $methods, $this->nursery, $this->units, $this->firstFrost,
-            $this->confidence, $this->hourlyValue, $this->discountRate, $this->chargeOwned, $this->mixOverage, $this->nurseryTripCost,
-            $this->feed, $this->meta);
+        return $this->with(methods: array_map(fn (Method $row): Method => $row->id === $method->id ? $method : $row, $this->methods));
     }
 }

@@ -11,6 +11,8 @@ use stdClass;
  */
 final readonly class Setup
 {
+    use With;
+
     /** Stands in a method's place for crops that are bought. */
     public const NURSERY = 'nursery';
 
@@ -41,9 +43,8 @@ final readonly class Setup
     }
 
     /** The same set-up with one crop raised by another method. */
-    public function with(string $crop, string $method): self
+    public function raising(string $crop, string $method): self
     {
-        return new self($this->id, $this->name, $this->method, [$crop => $method] + $this->overrides, $this->lights, $this->mats,
-            $this->appliances, $this->gear, $this->meta);
+        return $this->with(overrides: [$crop => $method] + $this->overrides);
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Workings;
 
-use JollyPenny\Core\Costing\Basket;
-use JollyPenny\Core\Costing\CropResult;
-use JollyPenny\Core\Costing\SetupBooks;
+use JollyPenny\Core\Books\Basket;
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Season\Crop;
 
 /** What a crop costs at the nursery, and what its verdict saves against the other way; for crops grown or bought. */
@@ -57,9 +57,10 @@ final readonly class BuyingWorkings
 
     private function each(): Working
     {
-        $cost = $this->result->buy_cost ?? throw new NoSuchFigure('Nobody sells this crop.');
+        $each = $this->result->boughtEach() ?? throw new NoSuchFigure('Nobody sells this crop.');
+        $cost = (float) $this->result->buy_cost;
 
-        return new Working('nursery_each', 'One plant at the nursery', $cost / $this->crop->wanted, Unit::Money, 'Buying the crop, over the plants wanted.',
+        return new Working('nursery_each', 'One plant at the nursery', $each, Unit::Money, 'Buying the crop, over the plants wanted.',
             Figures::number($cost).' ÷ '.Figures::number($this->crop->wanted), [
                 new Term('buying the crop', $cost, Unit::Money, null, 'buy_cost'), new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted'])]);
     }
@@ -74,7 +75,7 @@ final readonly class BuyingWorkings
         if ($buying === null || $this->result->cost === null || $this->result->extra_cost === null) {
             throw new NoSuchFigure('There is only one way with this crop: nothing is saved.');
         }
-        $short = (float) $this->result->shortfall * $buying / $this->crop->wanted;
+        $short = $this->result->shortfallCost();
         $growing = $own ? $this->result->cost : $this->result->extra_cost;
 
         return new Working($figure, $buy ? 'What buying saves' : 'What growing saves', ($buy ? -1 : 1) * ($buying - $growing - $short), Unit::Money,

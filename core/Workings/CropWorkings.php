@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Workings;
 
+use JollyPenny\Core\Books\Head;
+use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Calendar\StagePlan;
-use JollyPenny\Core\Costing\CropPlan;
-use JollyPenny\Core\Costing\CropResult;
-use JollyPenny\Core\Costing\Head;
-use JollyPenny\Core\Costing\SetupBooks;
 use JollyPenny\Core\Energy\PlaceEnergy;
+use JollyPenny\Core\Planning\CropPlan;
+use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Season\Leftover;
 use JollyPenny\Core\Season\Mat;
 
@@ -106,7 +106,7 @@ final readonly class CropWorkings
         $terms = [];
         foreach ($this->result->heads ?? [] as $head => $amount) {
             if (abs($amount) > 0.0) {
-                $terms[] = new Term(HeadWords::of(Head::from($head)), $amount, Unit::Money, null, $head);
+                $terms[] = new Term(Head::from($head)->words(), $amount, Unit::Money, null, $head);
             }
         }
 
@@ -148,7 +148,7 @@ final readonly class CropWorkings
             Head::Nursery => ['A grown crop buys nothing.', '', []],
         };
 
-        return new Working($head->value, HeadWords::of($head), $value, Unit::Money, $rule, $formula, $terms);
+        return new Working($head->value, $head->words(), $value, Unit::Money, $rule, $formula, $terms);
     }
 
     /** @return array{string, string, list<Term>} */

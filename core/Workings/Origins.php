@@ -7,7 +7,7 @@ namespace JollyPenny\Core\Workings;
 use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
-use JollyPenny\Core\Catalogue\SeasonDraft;
+use JollyPenny\Core\Drafting\SeasonDraft;
 use stdClass;
 
 /**

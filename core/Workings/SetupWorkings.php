@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Workings;
 
-use JollyPenny\Core\Costing\CropResult;
-use JollyPenny\Core\Costing\Head;
-use JollyPenny\Core\Costing\SetupBooks;
-use JollyPenny\Core\Costing\SetupResult;
-use JollyPenny\Core\Costing\ShoppingLine;
+use JollyPenny\Core\Books\Head;
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Results\CropResult;
+use JollyPenny\Core\Results\SetupResult;
+use JollyPenny\Core\Results\ShoppingLine;
 
 /** The workings of a set-up's figures: the till's, and each head in total. */
 final readonly class SetupWorkings
@@ -39,7 +39,7 @@ final readonly class SetupWorkings
                 new Term('lamps', $r->kwh['light'], Unit::Kwh, null, 'light_power'), new Term('mats', $r->kwh['heat'], Unit::Kwh, null, 'heat_power'),
                 new Term('fans and hot water', $r->kwh['appliance'], Unit::Kwh, null, 'appliance_power'), new Term('on the bill', $r->electricity_bill, Unit::Money)]),
             'cost' => $this->money($figure, 'Cost of the set-up', $r->cost, 'Everything the season uses up, head by head.', Figures::sum(array_map($n, array_values(array_filter($r->heads)))),
-                array_map(fn (string $head): Term => new Term(HeadWords::of(Head::from($head)), $r->heads[$head], Unit::Money, null, $head), array_keys(array_filter($r->heads)))),
+                array_map(fn (string $head): Term => new Term(Head::from($head)->words(), $r->heads[$head], Unit::Money, null, $head), array_keys(array_filter($r->heads)))),
             'fill_cost' => $this->money($figure, 'To fill your list', $r->fill_cost, 'Everything the season uses up, with the plants that are expected to fall short bought.', $n($r->cost).' + '.$n($r->fill_cost - $r->cost), [
                 new Term('cost of the set-up', $r->cost, Unit::Money, null, 'cost'), new Term('shortfall bought', $r->fill_cost - $r->cost, Unit::Money)]),
             'hours', 'implied_wage', 'filled', 'p_all_enough', 'crowded_days' => (new WorkWorkings($this->books, $r))->of($figure),
@@ -63,7 +63,7 @@ final readonly class SetupWorkings
             }
         }
 
-        return new Working($head->value, HeadWords::of($head), $this->result->heads[$head->value], Unit::Money, 'The same head of every crop, added up.',
+        return new Working($head->value, $head->words(), $this->result->heads[$head->value], Unit::Money, 'The same head of every crop, added up.',
             Figures::sum(array_map(fn (Term $term): string => Figures::number((float) $term->value), $terms)), $terms);
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Workings;
 
-use JollyPenny\Core\Costing\CropResult;
-use JollyPenny\Core\Costing\PlaceResult;
-use JollyPenny\Core\Costing\SetupBooks;
-use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Results\CropResult;
+use JollyPenny\Core\Results\PlaceResult;
+use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\Place;
 
 /** The workings of a set-up's figures that are not money: hours and what they earn, plants supplied, odds, crowded days. */
@@ -63,7 +63,7 @@ final readonly class WorkWorkings
 
     private function earned(CropResult $crop): float
     {
-        return (float) $crop->buy_cost - (float) $crop->cost - (float) $crop->shortfall * (float) $crop->buy_cost / $this->wanted($crop);
+        return (float) $crop->buy_cost - (float) $crop->filledCost();
     }
 
     private function supplied(CropResult $crop): float

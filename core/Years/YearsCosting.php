@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Years;
 
-use JollyPenny\Core\Costing\Head;
-use JollyPenny\Core\Costing\SeasonCosting;
-use JollyPenny\Core\Costing\SetupBooks;
-use JollyPenny\Core\Costing\SetupCosting;
-use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Books\Head;
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Results\SetupCosting;
+use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Units\Ceiling;
@@ -20,10 +20,6 @@ use JollyPenny\Core\Units\Ceiling;
 final readonly class YearsCosting
 {
     public const MOST = 100;
-
-    /** Heads that are used up each season, whole; of the containers only the single-use ones are. */
-    private const RUNNING = [Head::Seed, Head::Mix, Head::TopDressing, Head::Feed, Head::Extras, Head::Prep, Head::LightPower, Head::HeatPower,
-        Head::AppliancePower, Head::HeatCredit, Head::Nursery];
 
     private const NOTHING_MISSING = 1e-6;
 
@@ -73,8 +69,8 @@ final readonly class YearsCosting
     private function running(SetupBooks $books, SetupResult $result): float
     {
         $running = $result->fill_cost - $result->cost;
-        foreach (self::RUNNING as $head) {
-            $running += $result->heads[$head->value];
+        foreach (Head::cases() as $head) {
+            $running += $head->isRunning() ? $result->heads[$head->value] : 0.0;
         }
         foreach (array_keys($books->plans) as $crop) {
             $running += $books->containers->singleUseCost($crop);

@@ -17,23 +17,6 @@ return new class extends Migration
             $table->string('token');
             $table->timestampTz('created_at')->nullable();
         });
-        Schema::table('seasons', function (Blueprint $table): void {
-            $table->timestampTz('archived_at')->nullable();
-            $table->softDeletesTz();
-            // The season's file as its tables say it, kept for the revision it was put together at.
-            $table->json('document')->nullable();
-            $table->integer('document_revision')->nullable();
-        });
-        Schema::create('season_changes', function (Blueprint $table): void {
-            $table->id();
-            $table->foreignId('season_id')->constrained()->cascadeOnDelete();
-            $table->string('label', 200);
-            // "json", not "jsonb": the order of keys is part of a row that comes back.
-            $table->json('changes');
-            $table->boolean('undone')->default(false);
-            $table->timestampTz('created_at')->useCurrent();
-            $table->index(['season_id', 'undone', 'id']);
-        });
         Schema::create('jobs', function (Blueprint $table): void {
             $table->id();
             $table->string('queue')->index();
@@ -60,8 +43,6 @@ return new class extends Migration
         DB::statement('DROP INDEX users_email_lower');
         Schema::dropIfExists('failed_jobs');
         Schema::dropIfExists('jobs');
-        Schema::dropIfExists('season_changes');
-        Schema::table('seasons', fn (Blueprint $table) => $table->dropColumn(['archived_at', 'deleted_at', 'document', 'document_revision']));
         Schema::dropIfExists('password_reset_tokens');
         Schema::table('users', fn (Blueprint $table) => $table->dropColumn('last_seen_at'));
     }

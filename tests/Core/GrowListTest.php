@@ -3,13 +3,13 @@
 declare(strict_types=1);
 
 use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Catalogue\GrowList;
-use JollyPenny\Core\Catalogue\PastedList;
-use JollyPenny\Core\Catalogue\ReadyMade;
-use JollyPenny\Core\Catalogue\SeasonDraft;
-use JollyPenny\Core\Catalogue\Starter;
-use JollyPenny\Core\Costing\CropChoices;
-use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Choosing\CropChoices;
+use JollyPenny\Core\Drafting\GrowList;
+use JollyPenny\Core\Drafting\PastedList;
+use JollyPenny\Core\Drafting\ReadyMade;
+use JollyPenny\Core\Drafting\SeasonDraft;
+use JollyPenny\Core\Drafting\Starter;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Sowing\SaidAmount;

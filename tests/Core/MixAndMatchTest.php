@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Choosing\SetupTotals;
-use JollyPenny\Core\Costing\SeasonCosting;
-use JollyPenny\Core\Costing\SetupResult;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;

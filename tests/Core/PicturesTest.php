@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Costing\SeasonCosting;
-use JollyPenny\Core\Pictures\Comparison;
-use JollyPenny\Core\Pictures\Difference;
+use JollyPenny\Core\Choosing\Comparison;
+use JollyPenny\Core\Choosing\Difference;
+use JollyPenny\Core\Pictures\ComparedStacks;
+use JollyPenny\Core\Pictures\CropPicture;
 use JollyPenny\Core\Pictures\PennyStack;
 use JollyPenny\Core\Pictures\SeasonPictures;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Units\Currency;
 use JollyPenny\Core\Units\Penny;
 use Tests\Oracle\SeasonGenerator;
@@ -17,17 +19,18 @@ it('stacks as many coins as the price has, and never many more than fifty', func
     for ($seed = 70_000; $seed < 70_200; $seed++) {
         $season = Seasons::read((new SeasonGenerator($seed))->season());
         $results = (new SeasonCosting($season))->result()['setups'];
-        $comparison = Comparison::of($results, $season);
-        foreach ($comparison->setups as $i => $setup) {
-            if ($setup->stack === null) {
+        $pictures = ComparedStacks::of($results, Comparison::of($results, $season)->nursery, $season->currency);
+        foreach ($results as $i => $setup) {
+            $stack = $pictures->setups[$setup->id];
+            if ($stack === null) {
                 expect($results[$i]->per_wanted)->toBeNull();
 
                 continue;
             }
-            $coins = array_sum(array_column($setup->stack->groups, 'coins'));
-            expect(abs($coins - ($results[$i]->per_wanted + $setup->stack->credit) / $comparison->coin))->toBeLessThanOrEqual(0.5 + 1e-6)
-                ->and($coins)->toBeLessThanOrEqual(51)->and(count($setup->stack->groups))->toBe(7)
-                ->and($setup->stack->total)->toBeNear($results[$i]->per_wanted)->and($coins - $setup->stack->credit_coins)->toBe((int) round($setup->stack->total / $comparison->coin));
+            $coins = array_sum(array_column($stack->groups, 'coins'));
+            expect(abs($coins - ($results[$i]->per_wanted + $stack->credit) / $pictures->coin))->toBeLessThanOrEqual(0.5 + 1e-6)
+                ->and($coins)->toBeLessThanOrEqual(51)->and(count($stack->groups))->toBe(7)
+                ->and($stack->total)->toBeNear($results[$i]->per_wanted)->and($coins - $stack->credit_coins)->toBe((int) round($stack->total / $pictures->coin));
             $stacks++;
         }
     }
@@ -55,14 +58,14 @@ it('gives each line the strip, the seed and the saving that the result holds', f
     $season = Seasons::read(Seasons::demo());
     $results = (new SeasonCosting($season))->result()['setups'];
     $pictures = SeasonPictures::of($results, $season);
-    $lines = array_map(fn (array $picture) => $picture['line'], $pictures['bench']['crops']);
+    $lines = array_map(fn (CropPicture $picture) => $picture->line, $pictures['bench']->crops);
     // Copper Kettle, of the worked example: 12 cells, 7.5 finish of 6 wanted.
     expect($lines['copper-kettle']->strip)->toBe(['wanted' => 6, 'surplus' => 2, 'lost' => 4, 'each' => 1])
         ->and($lines['sunday-sauce']->age)->toBe(2)->and($lines['sunday-sauce']->fresh_of_hundred)->toBe(90)->and($lines['sunday-sauce']->alive_of_hundred)->toBe(74)
         ->and($lines['red-whistle']->saves)->toBeNull()->and($lines['red-whistle']->nursery_each)->toBeNull();
     foreach ($results as $setup) {
         foreach ($setup->crops as $i => $crop) {
-            $line = $pictures[$setup->id]['crops'][$crop->id]['line'];
+            $line = $pictures[$setup->id]->crops[$crop->id]->line;
             if ($line->strip !== null) {
                 $marks = $line->strip['wanted'] + $line->strip['surplus'] + $line->strip['lost'];
                 expect($marks)->toBeLessThanOrEqual(61)->and($marks * $line->strip['each'])->toBeGreaterThanOrEqual($crop->sites ?? 0);

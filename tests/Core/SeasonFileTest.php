@@ -6,8 +6,8 @@ use App\Docs\FormatPage;
 use JollyPenny\Core\Season\File\InvalidSeason;
 use JollyPenny\Core\Season\File\JsonText;
 use JollyPenny\Core\Season\File\RowReader;
-use JollyPenny\Core\Season\File\SchemaCheck;
 use JollyPenny\Core\Season\File\SeasonReader;
+use JollyPenny\Core\Season\File\SeasonSchema;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
 use Tests\Seasons;
@@ -152,7 +152,7 @@ it('refuses text that is no season, clearly and at once', function (string $text
 ]);
 
 it('has the same defaults in the schema as in the code', function () {
-    $schema = json_decode(SchemaCheck::schema());
+    $schema = SeasonSchema::get()->root;
     $reader = new RowReader;
     $small = Seasons::read(Seasons::small());
     $check = function (object $value, stdClass $node, string $path) use (&$check): void {

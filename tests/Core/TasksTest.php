@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Calendar\Tasks;
 use JollyPenny\Core\Choosing\Reliefs;
-use JollyPenny\Core\Costing\Crowding;
-use JollyPenny\Core\Costing\SeasonCosting;
 use JollyPenny\Core\Pictures\BenchDays;
+use JollyPenny\Core\Results\Crowding;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Tasks\Tasks;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;
 
-/** @return array<string, JollyPenny\Core\Calendar\Task> by id */
+/** @return array<string, JollyPenny\Core\Tasks\Task> by id */
 function tasks(array $file, int $setup = 0): array
 {
     $season = Seasons::read($file);
@@ -88,7 +88,7 @@ it('offers only what makes room, with what it costs', function () {
     foreach ($reliefs as $relief) {
         expect($relief->crowded_days)->toBeLessThan($before->crowded_days);
         if ($relief->method !== null) {
-            $after = (new SeasonCosting($season))->setup($setup->with($relief->crop, $relief->method));
+            $after = (new SeasonCosting($season))->setup($setup->raising($relief->crop, $relief->method));
             expect($after->crowded_days)->toBe($relief->crowded_days)->and($after->fill_cost - $before->fill_cost)->toBeNear($relief->cost);
         }
     }

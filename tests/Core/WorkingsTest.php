@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Costing\Head;
-use JollyPenny\Core\Costing\SeasonCosting;
-use JollyPenny\Core\Costing\SetupCosting;
+use JollyPenny\Core\Books\Head;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Results\SetupCosting;
 use JollyPenny\Core\Workings\BuyingWorkings;
 use JollyPenny\Core\Workings\CropWorkings;
 use JollyPenny\Core\Workings\NoSuchFigure;

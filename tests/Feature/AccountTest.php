@@ -14,7 +14,7 @@ const SECRET = 'a long enough secret';
 function account(string $email = 'mossy@example.org'): User
 {
     $user = User::query()->create(['email' => $email, 'password' => SECRET, 'trial' => false]);
-    app(DemoSeason::class)->giveTo($user);
+    DemoSeason::giveTo($user);
 
     return $user;
 }
@@ -122,7 +122,7 @@ it('clears trial gardens nobody came back to, and no others', function () {
     $new = User::query()->create(['trial' => true]);
     $kept = account();
     User::query()->whereKey([$old->id, $kept->id])->update(['last_seen_at' => now()->subDays(31)]);
-    $gone = app(DemoSeason::class)->giveTo($new);
+    $gone = DemoSeason::giveTo($new);
     $gone->delete();
     Season::onlyTrashed()->whereKey($gone->id)->update(['deleted_at' => now()->subDays(31)]);
     expect(app(Garden::class)->clear())->toBe([1, 1]);

@@ -33,7 +33,7 @@ it('shows over-full days with what crowds and what would relieve them, each with
     expect(count($days))->toBe($result['crowded_days'])->and($bench['crowded'])->not->toBe([])->and($calendar['relief'])->not->toBe([]);
     $relief = array_values(array_filter($calendar['relief'], fn ($one) => $one['method'] !== null))[0];
     $row = $this->getJson("/api/seasons/{$season->id}?setup=blocks")->json('season.setups.3');
-    $then = $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['setups', 'blocks', 'overrides', $relief['crop']], 'from' => $row['overrides'][$relief['crop']] ?? null, 'to' => $relief['method']]], 'setup' => 'blocks'])->assertOk()->json('result.setups.0');
+    $then = $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => $relief['change']['path'], 'from' => $row['overrides'][$relief['crop']] ?? null, 'to' => $relief['change']['to']]], 'setup' => 'blocks'])->assertOk()->json('result.setups.0');
     expect($then['crowded_days'])->toBe($relief['crowded_days'])->toBeLessThan($result['crowded_days'])->and($then['fill_cost'] - $result['fill_cost'])->toBeNear($relief['cost'], 1e-9);
 });
 
@@ -94,4 +94,23 @@ it('notes crops started too early, sown too late for their packet, and tap roots
     $crop = collect($this->postJson("/api/seasons/{$season->id}/crops", ['text' => '20 carrot'])->json('season.crops'))->last()['id'];
     $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['setups', 'bench', 'overrides', $crop], 'from' => null, 'to' => 'cells-out']]])->assertOk();
     expect($notes())->toHaveKey($crop, 'tap_root');
+});
+
+it('moves a sowing to the nearest day one sows on, and a stage\'s end with all crops raised so', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $move = fn (array $body) => $this->putJson("/api/seasons/{$season->id}/setups/bench/crops/copper-kettle/bar", $body);
+    // 8 April 2027 is a Thursday; two days on one would sow on the Saturday, but is away.
+    $habits = ['habits' => ['sow_days' => [6], 'away' => [['from' => '2027-04-09', 'to' => '2027-04-11']]]];
+    $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['meta'], 'from' => $season->document->meta ?? null, 'to' => $habits]]])->assertOk();
+    $moved = $move(['by' => 2])->assertOk();
+    expect($moved->json('season.crops.0.sow_on'))->toBe('2027-04-03')->and($moved->json('history.undo'))->toContain('sowing date');
+    $longer = $move(['stage' => 1, 'by' => 3])->assertOk();
+    expect(array_column($longer->json('season.methods'), null, 'id')['cells-pots']['stages'][1]['days'])->toBe(21)
+        ->and($longer->json('history.undo'))->toMatch('/18 to 21 days, \d+ crops/');
+    // The first stage lasts until the seed is up and some days more: only those can be taken.
+    $move(['stage' => 0, 'by' => -30])->assertOk();
+    expect($move(['stage' => 0, 'by' => -2])->assertStatus(422)->json('detail'))->toContain('lasts until the seed is up');
+    $move(['stage' => 9, 'by' => 1])->assertStatus(422);
+    $move(['by' => 'far'])->assertStatus(422);
 });

@@ -9,12 +9,13 @@ it('compares all set-ups in one size of coin, with the cheapest way of each crop
     $answer = $this->actingAs($user)->getJson("/api/seasons/{$season->id}/compare")->assertOk()->json();
     $comparison = $answer['comparison'];
     $results = array_column($answer['result']['setups'], null, 'id');
-    expect($comparison['coin'])->toBe(0.02)->and($comparison['advice']['setup'])->toBe('blocks')
+    expect($answer['stacks']['coin'])->toBe(0.02)->and($comparison['advice']['setup'])->toBe('blocks')
         ->and(array_column($comparison['setups'], 'fair', 'id'))->toMatchArray(['bench' => true, 'jugs' => false, 'nursery' => false]);
     foreach ($comparison['setups'] as $setup) {
         // As many coins as the price has, each of the same amount, credit taken off the top.
-        $coins = array_sum(array_column($setup['stack']['groups'], 'coins')) - $setup['stack']['credit_coins'];
-        expect($setup['stack']['coin'])->toBe(0.02)->and(abs($coins - $results[$setup['id']]['per_wanted'] / 0.02))->toBeLessThanOrEqual(0.5 + 1e-9)
+        $stack = $answer['stacks']['setups'][$setup['id']];
+        $coins = array_sum(array_column($stack['groups'], 'coins')) - $stack['credit_coins'];
+        expect($stack['coin'])->toBe(0.02)->and(abs($coins - $results[$setup['id']]['per_wanted'] / 0.02))->toBeLessThanOrEqual(0.5 + 1e-9)
             ->and($coins)->toBeLessThanOrEqual(50);
     }
     foreach ($comparison['cheapest'] as $crop => $cheapest) {

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Seasons\SeasonAssembler;
+use App\Seasons\SeasonShelf;
+use JollyPenny\Core\Editing\DocumentPath;
+use JollyPenny\Core\Season\File\SeasonSchema;
 
 /** @return array<string, mixed> */
 function change(array $path, mixed $from, mixed $to): array
@@ -139,15 +141,79 @@ it('takes the strange and refuses the impossible', function (array $path, mixed 
     'a name of 200 letters, right to left, with markup' => [['seed_lots', 'egg', 'variety'], 'Ink Pot', str_repeat('<b>ש</b>', 25), 200],
 ]);
 
-it('keeps beside the tables just what the tables say', function () {
+it('keeps every key of the format, with what a new row leaves to its default', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);
-    $fresh = fn () => json_decode((string) json_encode(app(SeasonAssembler::class)->assemble($season->refresh())), true);
-    foreach ([[['lights', 'led', 'hours_per_day'], 16, 12], [['crops', 'copper-kettle', 'split'], null, ['keep' => 6, 'give' => 0, 'sell' => 0]], [['setups', 'bench', 'overrides', 'ink-pot'], null, 'blocks'],
-        [['electricity', 'windows'], [['from' => '23:00', 'to' => '06:00', 'rate' => 0.094]], []], [['seed_lots', 'egg', 'test'], null, ['sown' => 20, 'sprouted' => 17]], [['seed_lots', 'egg', 'test'], ['sown' => 20, 'sprouted' => 17], null]] as [$path, $from, $to]) {
-        $this->patchJson("/api/seasons/{$season->id}", change($path, $from, $to))->assertOk();
-        expect(document($this, $season->id))->toEqual($fresh(), implode('.', $path));
+    $bare = ['id' => 'lamp', 'name' => 'Lamp', 'place' => 'bench', 'watts' => 20, 'flats' => 1, 'hours_per_day' => 14, 'price' => 9, 'life_seasons' => 5];
+    $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'lamp'], null, $bare))->assertOk();
+    $row = array_column(document($this, $season->id)['lights'], null, 'id')['lamp'];
+    expect($row)->toMatchArray([...$bare, 'on_at' => '06:00', 'owned' => false])->toHaveKeys(['ppf_umol_s', 'lift_c']);
+});
+
+it('holds the limit of every list also where one row is added', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $document = $season->document;
+    $most = SeasonSchema::get()->lists['setups']->maxItems;
+    $document->setups = array_map(fn (int $n) => (object) ['id' => "way-{$n}", 'name' => "Way {$n}", 'method' => 'nursery'], range(1, $most));
+    $full = SeasonShelf::keep($user, $document);
+    $answer = $this->patchJson("/api/seasons/{$full->id}", change(['setups', 'more'], null, ['id' => 'more', 'name' => 'More', 'method' => 'nursery']))->assertStatus(422);
+    expect($answer->json('faults.0.path'))->toBe('$.setups')->and($answer->json('detail'))->toContain("{$most} or fewer");
+});
+
+it('refuses what is no edit of a season', function (array $path, mixed $to) {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $before = document($this, $season->id);
+    $now = (fn (mixed $value) => $value)((new DocumentPath($path))->get($season->document));
+    $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => $path, 'from' => $now, 'to' => $to]]])->assertStatus(422);
+    expect(document($this, $season->id))->toEqual($before);
+})->with([
+    'an id' => [['lights', 'led', 'id'], 'other'],
+    'a row under another id' => [['lights', 'one'], ['id' => 'two', 'name' => 'Two', 'place' => 'bench', 'watts' => 1, 'flats' => 1, 'hours_per_day' => 1, 'price' => 1, 'life_seasons' => 1]],
+    'a whole list' => [['lights'], []],
+    'a row by its number' => [['lights', 0, 'watts'], 10],
+    'a row that is no object' => [['lights', 'led'], 'lamp'],
+    'one of a list of ids' => [['setups', 'bench', 'lights', 0], 'led2'],
+    'the format' => [['version'], 2],
+    'a key of its own' => [['lights', 'led', 'colour'], 'red'],
+    'below a number' => [['confidence', 'x'], 1],
+    'a part of meta' => [['meta', 'habits'], 1],
+    'a stage by its name' => [['methods', 'cells-pots', 'stages', 'first', 'days'], 3],
+]);
+
+it('makes no step of setting what is there already', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $answer = $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], 16, 16))->assertOk();
+    expect($answer->json('revision'))->toBe(1)->and($answer->json('history.undo'))->toBeNull();
+});
+
+it('keeps what plants are for in step with how many are wanted', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $crop = fn ($answer) => array_intersect_key($answer->assertOk()->json('season.crops.0'), ['wanted' => 0, 'split' => 0]);
+    $path = fn (string $key) => ['crops', 'copper-kettle', $key];
+    expect($crop($this->patchJson("/api/seasons/{$season->id}", change($path('split'), null, ['keep' => 4, 'give' => 3, 'sell' => 2]))))
+        ->toEqual(['split' => ['give' => 3, 'keep' => 4, 'sell' => 2], 'wanted' => 9]);
+    expect($crop($this->patchJson("/api/seasons/{$season->id}", change($path('wanted'), 9, 7))))->toEqual(['split' => ['give' => 3, 'keep' => 2, 'sell' => 2], 'wanted' => 7]);
+    expect($crop($this->patchJson("/api/seasons/{$season->id}", change($path('wanted'), 7, 4))))->toEqual(['split' => null, 'wanted' => 4]);
+    $this->patchJson("/api/seasons/{$season->id}", change($path('split'), null, ['keep' => 4, 'give' => 3, 'sell' => 2]))->assertOk();
+    expect($crop($this->patchJson("/api/seasons/{$season->id}", change($path('split'), ['keep' => 4, 'give' => 3, 'sell' => 2], ['keep' => 4, 'give' => 0, 'sell' => 0]))))
+        ->toEqual(['split' => null, 'wanted' => 4]);
+    $this->patchJson("/api/seasons/{$season->id}", change($path('split'), null, ['keep' => -1, 'give' => 5, 'sell' => 0]))->assertStatus(422);
+});
+
+it('says by how much a change moved the till', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $before = $this->getJson("/api/seasons/{$season->id}?setup=bench")->json('pictures.bench');
+    $answer = $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], 16, 8))->assertOk();
+    $after = $answer->json('pictures.bench');
+    foreach (['per_finished', 'difference', 'keep', 'cash_now', 'kwh'] as $figure) {
+        expect($answer->json("moved.till.{$figure}"))->toBeNear($after['till'][$figure] - $before['till'][$figure], 1e-9);
     }
-    $this->postJson("/api/seasons/{$season->id}/crops", ['text' => '3 kale'])->assertOk();
-    expect(document($this, $season->id))->toEqual($fresh());
+    expect($answer->json('moved.setup'))->toBe('bench')->and($answer->json('moved.till.per_finished'))->toBeLessThan(0.0)
+        ->and($answer->json('moved.crops.copper-kettle.per_finished'))
+        ->toBeNear($after['crops']['copper-kettle']['till']['per_finished'] - $before['crops']['copper-kettle']['till']['per_finished'], 1e-9);
 });

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Models\Season;
 use App\Models\User;
-use App\Seasons\SeasonAssembler;
-use App\Seasons\SeasonStore;
-use JollyPenny\Core\Costing\SeasonCosting;
+use App\Seasons\SeasonShelf;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use Tests\Oracle\SeasonGenerator;
@@ -15,9 +15,9 @@ use Tests\Seasons;
 function roundTrip(array $file): array
 {
     $read = (new SeasonReader)->read(Seasons::json($file));
-    $season = app(SeasonStore::class)->import(User::query()->create(['trial' => true]), json_decode((new SeasonWriter)->toJson($read)));
+    $season = SeasonShelf::keep(User::query()->create(['trial' => true]), json_decode((new SeasonWriter)->toJson($read)));
 
-    return [$read, (new SeasonReader)->readDocument(app(SeasonAssembler::class)->document($season))];
+    return [$read, (new SeasonReader)->readDocument(Season::query()->findOrFail($season->id)->document)];
 }
 
 it('keeps a season as it is', function (array $file) {

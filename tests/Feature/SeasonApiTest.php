@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Models\Season;
 use App\Models\User;
 use App\Seasons\DemoSeason;
-use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Results\SeasonCosting;
 use Tests\Seasons;
 
 /** @return array{User, Season} */
@@ -13,7 +13,7 @@ function gardener(): array
 {
     $user = User::query()->create(['trial' => true]);
 
-    return [$user, app(DemoSeason::class)->giveTo($user)];
+    return [$user, DemoSeason::giveTo($user)];
 }
 
 function hoursOfLed(float|int $from, mixed $to): array

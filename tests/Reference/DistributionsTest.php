@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Costing\CapitalRecovery;
+use JollyPenny\Core\Books\CapitalRecovery;
 use JollyPenny\Core\Germination\NormalQuantile;
 use JollyPenny\Core\Sowing\Binomial;
 use Tests\Reference\Libraries;

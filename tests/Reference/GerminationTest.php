@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Costing\Warning;
 use JollyPenny\Core\Germination\TemperatureResponse;
 use JollyPenny\Core\Germination\Viability;
+use JollyPenny\Core\Planning\Warning;
 use JollyPenny\Core\Season\Species;
 use JollyPenny\Core\Units\Measure;
 use Tests\Seasons;

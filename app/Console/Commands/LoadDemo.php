@@ -16,14 +16,14 @@ final class LoadDemo extends Command
 
     protected $description = 'Load the demo seasons where the database has none';
 
-    public function handle(DemoSeason $demo): int
+    public function handle(): int
     {
         if (Season::query()->exists()) {
             $this->info('There are seasons already.');
 
             return self::SUCCESS;
         }
-        $demo->giveTo(User::query()->create(['trial' => true]));
+        DemoSeason::giveTo(User::query()->create(['trial' => true]));
         $this->info('The demo season is loaded.');
 
         return self::SUCCESS;

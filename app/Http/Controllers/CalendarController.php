@@ -7,20 +7,24 @@ namespace App\Http\Controllers;
 use App\Calendar\TaskCalendar;
 use App\Http\Gardener;
 use App\Http\Json;
+use App\Http\SeasonState;
 use App\Models\CalendarFeed;
 use App\Models\Season;
 use App\Seasons\KeptSeason;
-use App\Seasons\SeasonAssembler;
+use App\Seasons\SeasonEditor;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
-use JollyPenny\Core\Calendar\Tasks;
-use JollyPenny\Core\Calendar\Timing;
+use Illuminate\Validation\ValidationException;
+use InvalidArgumentException;
 use JollyPenny\Core\Choosing\Reliefs;
-use JollyPenny\Core\Costing\SeasonCosting;
+use JollyPenny\Core\Editing\BarMoves;
 use JollyPenny\Core\Pictures\BenchDays;
-use JollyPenny\Core\Season\File\SeasonReader;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Tasks\Tasks;
+use JollyPenny\Core\Tasks\Timing;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -40,11 +44,37 @@ final class CalendarController
         [$kept, $row] = $this->find($season, $setup);
         $books = (new SeasonCosting($kept->file))->books($row);
         $bench = BenchDays::of($books);
-        $crowding = array_values(array_unique(array_merge(...array_map(fn (array $run): array => $run['crops'], array_merge(...array_column($bench, 'crowded'))))));
+        $crowding = BenchDays::crowding($bench);
         $feed = CalendarFeed::query()->where('season_id', $kept->model->id)->where('setup', $row->id)->first();
 
-        return Json::of(['tasks' => (new Tasks($books))->all(), 'timing' => (new Timing($books))->notes(), 'bench' => $bench, 'relief' => $crowding === [] ? [] : (new Reliefs($kept->file))->of($row, $crowding),
-            'feed' => $feed === null ? null : self::address($feed)]);
+        return Json::of([
+            'tasks' => (new Tasks($books))->all(),
+            'timing' => (new Timing($books))->notes(),
+            'bench' => $bench,
+            'relief' => $crowding === [] ? [] : (new Reliefs($kept->file))->of($row, $crowding),
+            'feed' => $feed === null ? null : self::address($feed),
+        ]);
+    }
+
+    #[OA\Put(path: '/api/seasons/{season}/setups/{setup}/crops/{crop}/bar', operationId: 'moveBar', summary: 'Move a crop\'s sowing, or the end of one of its stages, by days', tags: ['Calendar'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'crop', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/BarMove'))]
+    #[OA\Response(response: 200, description: 'The season', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
+    public function move(Request $request, SeasonEditor $editor, SeasonState $state, int $season, string $setup, string $crop): JsonResponse
+    {
+        $input = $request->validate(['stage' => ['nullable', 'integer', 'between:0,100'], 'by' => ['required', 'integer', 'between:-3650,3650']]);
+        [$kept, $row] = $this->find($season, $setup);
+        $moves = new BarMoves((new SeasonCosting($kept->file))->books($row));
+        try {
+            $edit = isset($input['stage']) ? $moves->stretched($crop, (int) $input['stage'], (int) $input['by']) : $moves->sowing($crop, (int) $input['by']);
+        } catch (InvalidArgumentException $e) {
+            throw ValidationException::withMessages(['by' => $e->getMessage()]);
+        }
+
+        return $state->answer($editor->edit($kept->model->id, $edit['label'], fn (): array => [$edit]), $row->id);
     }
 
     #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/calendar.ics', operationId: 'calendarFile', summary: 'The tasks as an iCalendar file', tags: ['Calendar'])]
@@ -82,13 +112,12 @@ final class CalendarController
     }
 
     /** What a calendar program reads, without signing in: whoever has the address has the tasks. */
-    public function feed(SeasonAssembler $assembler, string $token): Response
+    public function feed(string $token): Response
     {
         $feed = CalendarFeed::query()->where('token', $token)->first() ?? throw new NotFoundHttpException;
         /** @var Season $model */
         $model = Season::query()->findOrFail($feed->season_id);
-        $document = $assembler->document($model);
-        $kept = new KeptSeason($model, $document, (new SeasonReader)->trusted($document));
+        $kept = KeptSeason::of($model);
 
         return self::calendar(TaskCalendar::text($kept, array_column($kept->file->setups, null, 'id')[$feed->setup] ?? throw new NotFoundHttpException));
     }

@@ -12,12 +12,13 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
-use JollyPenny\Core\Catalogue\ReadyMade;
-use JollyPenny\Core\Catalogue\SeasonDraft;
+use JollyPenny\Core\Choosing\Comparison;
+use JollyPenny\Core\Choosing\Difference;
 use JollyPenny\Core\Choosing\MixAndMatch;
-use JollyPenny\Core\Costing\SeasonCosting;
-use JollyPenny\Core\Pictures\Comparison;
-use JollyPenny\Core\Pictures\Difference;
+use JollyPenny\Core\Drafting\ReadyMade;
+use JollyPenny\Core\Drafting\SeasonDraft;
+use JollyPenny\Core\Pictures\ComparedStacks;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Years\YearsCosting;
 use OpenApi\Attributes as OA;
@@ -43,7 +44,10 @@ final class CompareController
         $kept = $this->gardener->kept($season);
         $result = (new SeasonCosting($kept->file))->result();
 
-        return Json::of(['revision' => $kept->model->revision, 'result' => $result, 'comparison' => Comparison::of($result['setups'], $kept->file)]);
+        $comparison = Comparison::of($result['setups'], $kept->file);
+
+        return Json::of(['revision' => $kept->model->revision, 'result' => $result, 'comparison' => $comparison,
+            'stacks' => ComparedStacks::of($result['setups'], $comparison->nursery, $kept->file->currency)]);
     }
 
     #[OA\Get(path: '/api/seasons/{season}/difference', operationId: 'difference', summary: 'What makes two set-ups differ, largest first', tags: ['Compare'])]

@@ -12,13 +12,13 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
-use JollyPenny\Core\Catalogue\GrowList;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
-use JollyPenny\Core\Catalogue\PastedLine;
-use JollyPenny\Core\Catalogue\SeasonDraft;
 use JollyPenny\Core\Cautions\Caution;
 use JollyPenny\Core\Cautions\CautionsFor;
-use JollyPenny\Core\Costing\CropChoices;
+use JollyPenny\Core\Choosing\CropChoices;
+use JollyPenny\Core\Drafting\GrowList;
+use JollyPenny\Core\Drafting\PastedLine;
+use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Sowing\SaidAmount;
@@ -109,7 +109,7 @@ final class CropController
             : (object) array_filter(['method' => $method->id, 'sites' => $said->sites, 'seeds' => $said->seeds], fn (mixed $value): bool => $value !== null);
         $edits = [['path' => ['crops', $crop, 'sow'], 'to' => $sow]];
         if ($said->wanted !== null) {
-            array_push($edits, ['path' => ['crops', $crop, 'wanted'], 'to' => $said->wanted], ['path' => ['crops', $crop, 'split'], 'to' => null]);
+            $edits[] = ['path' => ['crops', $crop, 'wanted'], 'to' => $said->wanted];
         }
 
         return $this->state->answer($this->editor->edit($now->model->id, 'how much to sow', fn (): array => $edits), $setup->id);

@@ -22,7 +22,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** A person's seasons. */
 final class SeasonController
 {
-    public function __construct(private readonly Gardener $gardener, private readonly SeasonState $state, private readonly SeasonShelf $shelf)
+    public function __construct(private readonly Gardener $gardener, private readonly SeasonState $state)
     {
     }
 
@@ -30,7 +30,7 @@ final class SeasonController
     #[OA\Response(response: 200, description: 'The list', content: new OA\JsonContent(ref: '#/components/schemas/SeasonList'))]
     public function index(): JsonResponse
     {
-        return Json::of(['seasons' => $this->shelf->lines($this->gardener->user())]);
+        return Json::of(['seasons' => SeasonShelf::lines($this->gardener->user())]);
     }
 
     #[OA\Post(path: '/api/seasons', operationId: 'createSeason', summary: 'A new season: from the demo, from a season file, or from three answers', tags: ['Seasons'])]
@@ -39,7 +39,7 @@ final class SeasonController
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function store(NewSeasonRequest $request): JsonResponse
     {
-        return Json::of(['id' => $this->shelf->add($this->gardener->user(), $request->document())->id], 201);
+        return Json::of(['id' => SeasonShelf::add($this->gardener->user(), $request->document())->id], 201);
     }
 
     #[OA\Get(path: '/api/seasons/{season}', operationId: 'showSeason', summary: 'A season with its figures', tags: ['Seasons'])]
@@ -96,7 +96,7 @@ final class SeasonController
     #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/SeasonMade'))]
     public function copy(int $season): JsonResponse
     {
-        return Json::of(['id' => $this->shelf->copy($this->gardener->kept($season))->id], 201);
+        return Json::of(['id' => SeasonShelf::copy($this->gardener->kept($season))->id], 201);
     }
 
     #[OA\Put(path: '/api/seasons/{season}/archived', operationId: 'archiveSeason', summary: 'Put a season away, or take it out again', tags: ['Seasons'])]

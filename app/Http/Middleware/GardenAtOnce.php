@@ -22,10 +22,6 @@ final class GardenAtOnce
     /** Pages that need no garden: one who comes to sign in gets none. */
     private const WITHOUT = ['sign-in', 'new-password', 'forgotten', 'mailbox', 'cautions'];
 
-    public function __construct(private readonly DemoSeason $demo)
-    {
-    }
-
     public function handle(Request $request, Closure $next): Response
     {
         $user = Auth::user();
@@ -49,7 +45,7 @@ final class GardenAtOnce
         RateLimiter::hit($key);
         Auth::login(DB::transaction(function (): User {
             $user = User::query()->create(['trial' => true]);
-            $this->demo->giveTo($user);
+            DemoSeason::giveTo($user);
 
             return $user;
         }), remember: false);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Seasons\Change;
-use App\Seasons\DocumentPath;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Editing\Change;
+use JollyPenny\Core\Editing\DocumentPath;
 use JollyPenny\Core\Season\File\JsonText;
 use stdClass;
 
@@ -47,11 +47,11 @@ final class ChangeSeasonRequest extends FormRequest
         $changes = [];
         $rows = JsonText::parse((string) $this->getContent())->changes ?? [];
         foreach (is_array($rows) ? $rows : [] as $row) {
-            $keys = $row instanceof stdClass && is_array($row->path ?? null) ? array_values(array_filter(
-                $row->path, fn (mixed $key): bool => is_string($key) || is_int($key))) : [];
-            if ($keys !== []) {
-                $changes[] = new Change(new DocumentPath($keys), $row->from ?? null, $row->to ?? null);
+            $keys = $row instanceof stdClass && is_array($row->path ?? null) ? array_values($row->path) : [];
+            if ($keys === [] || array_filter($keys, fn (mixed $key): bool => ! is_string($key) && ! is_int($key)) !== []) {
+                throw ValidationException::withMessages(['changes' => 'Each change needs a path of keys.']);
             }
+            $changes[] = new Change(new DocumentPath($keys), $row->from ?? null, $row->to ?? null);
         }
 
         return $changes === [] ? throw ValidationException::withMessages(['changes' => 'Say what is to change.']) : $changes;

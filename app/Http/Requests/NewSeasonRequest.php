@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use App\Seasons\DemoSeason;
 use Illuminate\Foundation\Http\FormRequest;
-use JollyPenny\Core\Catalogue\Starter;
+use JollyPenny\Core\Drafting\Starter;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\InvalidSeason;
 use JollyPenny\Core\Season\File\JsonText;

@@ -8,20 +8,18 @@ use Generator;
 use InvalidArgumentException;
 use JollyPenny\Core\Season\ClockTime;
 use JollyPenny\Core\Season\Setup;
+use Nette\Utils\Helpers;
 use stdClass;
 
 /** What a schema cannot say: that things named exist, and that rows make sense together. */
 final class MeaningCheck
 {
-    private const LISTS = ['places', 'supplies', 'mixes', 'containers', 'trayware', 'lights', 'mats', 'appliances', 'gear',
-        'species', 'seed_lots', 'methods', 'nursery', 'crops', 'setups'];
-
     private readonly Node $season;
 
     /** @var array<string, array<array-key, Node>> rows by list and id */
     private array $byId = [];
 
-    public function __construct(stdClass $document)
+    public function __construct(private readonly stdClass $document)
     {
         $this->season = new Node($document);
     }
@@ -43,7 +41,7 @@ final class MeaningCheck
     private function indexRows(): array
     {
         $faults = [];
-        foreach (self::LISTS as $list) {
+        foreach (array_keys(SeasonSchema::get()->lists) as $list) {
             $this->byId[$list] = [];
             foreach ($this->season->rows($list) as $row) {
                 $id = $row->text('id');
@@ -58,45 +56,47 @@ final class MeaningCheck
         return $faults;
     }
 
-    /** @return Generator<Fault> */
+    /** @return Generator<Fault> names of what is not there, and what is named twice in one list */
     private function references(): Generator
     {
-        foreach (['lights', 'mats', 'appliances'] as $list) {
-            foreach ($this->season->rows($list) as $row) {
-                yield from $this->names($row, 'place', 'places');
-            }
-        }
-        foreach ($this->season->rows('mixes') as $mix) {
-            foreach ([...$mix->rows('parts'), ...$mix->rows('additives')] as $part) {
-                yield from $this->names($part, 'supply', 'supplies');
-            }
-        }
-        $feed = $this->season->child('feed');
-        if ($feed !== null) {
-            yield from $this->names($feed, 'supply', 'supplies');
-        }
-        foreach ($this->season->rows('seed_lots') as $lot) {
-            yield from $this->names($lot, 'species', 'species');
-        }
-        foreach ($this->season->rows('crops') as $crop) {
-            yield from $this->names($crop, 'lot', 'seed_lots');
-            yield from $this->listNames($crop, 'nursery', 'nursery');
-        }
-        foreach ($this->season->rows('setups') as $setup) {
-            yield from $this->names($setup, 'method', 'methods', [Setup::NURSERY]);
-            foreach (['lights', 'mats', 'appliances', 'gear'] as $list) {
-                yield from $this->listNames($setup, $list, $list);
-            }
-            foreach ($setup->map('overrides') as $crop => $method) {
-                $keys = [...$setup->keys, 'overrides', (string) $crop];
-                if (! isset($this->byId['crops'][$crop])) {
-                    yield $this->unknown($keys, (string) $crop, ['crops']);
-                }
-                if ($method !== Setup::NURSERY && ! isset($this->byId['methods'][$method])) {
-                    yield $this->unknown($keys, $method, ['methods'], [Setup::NURSERY]);
+        foreach (SeasonSchema::get()->references as $reference) {
+            $seen = [];
+            foreach ($reference->uses($this->document) as [$keys, $id]) {
+                if (! $this->isKnown($id, $reference)) {
+                    yield $this->unknown($keys, $id, $reference);
+                } elseif ($reference->isItem) {
+                    $list = implode('.', array_slice($keys, 0, -1));
+                    if (isset($seen[$list][$id])) {
+                        yield Fault::at($keys, "\"{$id}\" is named twice.", 'Name it once; for two of a kind give each its own row.');
+                    }
+                    $seen[$list][$id] = true;
                 }
             }
         }
+    }
+
+    private function isKnown(string $id, Reference $reference): bool
+    {
+        foreach ($reference->names as $list) {
+            if (isset($this->byId[$list][$id])) {
+                return true;
+            }
+        }
+
+        return in_array($id, $reference->besides, true);
+    }
+
+    /** @param  list<string|int>  $keys */
+    private function unknown(array $keys, string $id, Reference $reference): Fault
+    {
+        $known = $reference->besides;
+        foreach ($reference->names as $list) {
+            $known = [...$known, ...array_map(strval(...), array_keys($this->byId[$list]))];
+        }
+        $near = Helpers::getSuggestion($known, $id);
+
+        return Fault::at($keys, "There is no \"{$id}\" in ".implode(' or ', $reference->names).'.',
+            $near === null ? 'Add it there, or name one that is.' : "Did you mean \"{$near}\"?");
     }
 
     /** @return Generator<Fault> */
@@ -181,33 +181,12 @@ final class MeaningCheck
             if ($method->text('id') === Setup::NURSERY) {
                 yield $method->fault('id', '"nursery" means buying.', 'Give the method another id.');
             }
-            yield from $this->listNames($method, 'needs', 'gear');
-            foreach ($method->rows('extras') as $extra) {
-                yield from $this->names($extra, 'supply', 'supplies');
-            }
             $stages = $method->rows('stages');
             $first = $stages[0] ?? null;
             $direct = $first !== null && ! $first->has('container') && $this->isOutdoors($first);
             foreach ($stages as $index => $stage) {
-                yield from $this->stageReferences($stage);
                 yield from $this->stage($stage, $index === 0, $direct);
             }
-        }
-    }
-
-    /** @return Generator<Fault> */
-    private function stageReferences(Node $stage): Generator
-    {
-        yield from $this->names($stage, 'place', 'places');
-        yield from $this->names($stage, 'container', 'containers');
-        yield from $this->listNames($stage, 'trayware', 'trayware');
-        $mix = $stage->text('mix');
-        if ($mix !== null && ! isset($this->byId['mixes'][$mix]) && ! isset($this->byId['supplies'][$mix])) {
-            yield $this->unknown([...$stage->keys, 'mix'], $mix, ['mixes', 'supplies']);
-        }
-        $dressing = $stage->child('top_dressing');
-        if ($dressing !== null) {
-            yield from $this->names($dressing, 'supply', 'supplies');
         }
     }
 
@@ -262,11 +241,8 @@ final class MeaningCheck
                 }
             }
             $sow = $crop->child('sow');
-            if ($sow !== null) {
-                yield from $this->names($sow, 'method', 'methods');
-                if ($sow->has('sites') === $sow->has('seeds')) {
-                    yield $crop->fault('sow', 'It must say either sites or seeds.', 'Keep one of the two.');
-                }
+            if ($sow !== null && $sow->has('sites') === $sow->has('seeds')) {
+                yield $crop->fault('sow', 'It must say either sites or seeds.', 'Keep one of the two.');
             }
         }
     }
@@ -298,48 +274,5 @@ final class MeaningCheck
     private function isOutdoors(Node $row): bool
     {
         return ($this->byId['places'][$row->text('place') ?? ''] ?? null)?->isTrue('outdoors') ?? false;
-    }
-
-    /**
-     * @param  list<string>  $besides
-     * @return Generator<Fault>
-     */
-    private function names(Node $row, string $key, string $list, array $besides = []): Generator
-    {
-        $id = $row->text($key);
-        if ($id !== null && ! isset($this->byId[$list][$id]) && ! in_array($id, $besides, true)) {
-            yield $this->unknown([...$row->keys, $key], $id, [$list], $besides);
-        }
-    }
-
-    /** @return Generator<Fault> */
-    private function listNames(Node $row, string $key, string $list): Generator
-    {
-        $seen = [];
-        foreach ($row->texts($key) as $index => $id) {
-            if (! isset($this->byId[$list][$id])) {
-                yield $this->unknown([...$row->keys, $key, $index], $id, [$list]);
-            } elseif (isset($seen[$id])) {
-                yield Fault::at([...$row->keys, $key, $index], "\"{$id}\" is named twice.", 'Name it once; for two of a kind give each its own row.');
-            }
-            $seen[$id] = true;
-        }
-    }
-
-    /**
-     * @param  list<string|int>  $keys
-     * @param  list<string>  $lists
-     * @param  list<string>  $besides
-     */
-    private function unknown(array $keys, string $id, array $lists, array $besides = []): Fault
-    {
-        $known = $besides;
-        foreach ($lists as $list) {
-            $known = [...$known, ...array_map(strval(...), array_keys($this->byId[$list]))];
-        }
-        $near = Nearest::of($id, $known);
-
-        return Fault::at($keys, "There is no \"{$id}\" in ".implode(' or ', $lists).'.',
-            $near === null ? 'Add it there, or name one that is.' : "Did you mean \"{$near}\"?");
     }
 }

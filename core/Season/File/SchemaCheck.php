@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Season\File;
 
+use Nette\Utils\Helpers;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
-use RuntimeException;
 use stdClass;
 
 /** What the JSON Schema says of a document, in words. */
 final readonly class SchemaCheck
 {
-    public const SCHEMA = __DIR__.'/season.schema.json';
-
     /** More faults than these help nobody. */
     public const MOST = 200;
 
@@ -21,17 +19,9 @@ final readonly class SchemaCheck
     public function faults(stdClass $document): array
     {
         $validator = new Validator(null, self::MOST, false);
-        $error = $validator->validate($document, self::schema())->error();
+        $error = $validator->validate($document, SeasonSchema::text())->error();
 
         return $error === null ? [] : $this->leaves($error);
-    }
-
-    /** The schema as text. */
-    public static function schema(): string
-    {
-        $schema = file_get_contents(self::SCHEMA);
-
-        return $schema === false ? throw new RuntimeException('The season schema is missing from the installation.') : $schema;
     }
 
     /** @return list<Fault> */
@@ -70,7 +60,7 @@ final readonly class SchemaCheck
                 if (count($faults) === self::MOST) {
                     break;
                 }
-                $near = Nearest::of($key, $known);
+                $near = Helpers::getSuggestion($known, $key);
                 $faults[] = Fault::at([...$keys, $key], "\"{$key}\" is not a key of the season file.",
                     $near === null ? 'Take it out, or keep it under "meta".' : "Did you mean \"{$near}\"?");
             }

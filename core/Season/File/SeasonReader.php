@@ -37,11 +37,13 @@ final readonly class SeasonReader
     public function readChanged(stdClass $document, array $changed): Season
     {
         $part = clone $document;
-        foreach (get_object_vars($document) as $list => $rows) {
-            if (is_array($rows)) {
-                $ids = $changed[$list] ?? [];
-                $part->{$list} = array_values(array_filter($rows, fn (mixed $row): bool => $row instanceof stdClass && in_array($row->id ?? null, $ids, true)));
+        foreach (SeasonSchema::get()->lists as $list => $node) {
+            $rows = (array) ($document->{$list} ?? []);
+            if (count($rows) > ($node->maxItems ?? INF)) {
+                return $this->readDocument($document);
             }
+            $ids = $changed[$list] ?? [];
+            $part->{$list} = array_values(array_filter($rows, fn (mixed $row): bool => $row instanceof stdClass && in_array($row->id ?? null, $ids, true)));
         }
 
         // What is wrong is told by its place in the whole document.

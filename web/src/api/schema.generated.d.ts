@@ -58,6 +58,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/setups/{setup}/crops/{crop}/bar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Move a crop's sowing, or the end of one of its stages, by days */
+        put: operations["moveBar"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/setups/{setup}/calendar.ics": {
         parameters: {
             query?: never;
@@ -1390,9 +1407,19 @@ export interface components {
             light_kwh: number;
             heat_kwh: number;
         };
+        /** @description What screens draw of a set-up's result. *\/ */
+        SetupPicture: {
+            till: components["schemas"]["Till"];
+            /** @description plants of the whole list */
+            wanted: number;
+            /** @description by crop */
+            crops: {
+                [key: string]: components["schemas"]["CropPicture"];
+            };
+        };
         /**
-         * @description The figures that stay in sight while planning: `difference` is the nursery's price less the seedling's cost, `keep` what growing
-         *     saves on all of them, shortfalls bought. Cash and kWh are always the whole set-up's. *\/
+         * @description The figures that stay in sight while planning: `difference` is the nursery's price less the seedling's cost, `keep` what
+         *     growing saves on all of them, shortfalls bought. Cash and kWh are always the whole set-up's.
          */
         Till: {
             per_finished: number | null;
@@ -1402,24 +1429,15 @@ export interface components {
             cash_now: number;
             kwh: number;
         };
-        /**
-         * @description One plant as a stack of coins of one amount, by groups of heads; the coins add up to the height, and a heat credit
-         *     is taken off the top. `total` and `nursery` in the season's currency.
-         */
-        PennyStack: {
-            coin: number;
-            total: number;
-            /** @description from the bottom up */
-            groups: {
-                group: string;
-                amount: number;
-                coins: number;
-            }[];
-            credit: number;
-            credit_coins: number;
-            /** @description price of one bought plant */
-            nursery: number | null;
-            nursery_coins: number | null;
+        /** @description What screens draw of one crop in a set-up. *\/ */
+        CropPicture: {
+            line: components["schemas"]["CropLine"];
+            stack: components["schemas"]["PennyStack"] | null;
+            till: components["schemas"]["Till"];
+            /** @description the heads as shown, which add up to the penny */
+            shown: {
+                [key: string]: number;
+            } | null;
         };
         /** @description What a line of the grow list shows beyond the result: seed of a hundred, the strip of sites, what the verdict saves. *\/ */
         CropLine: {
@@ -1441,6 +1459,43 @@ export interface components {
             nursery_each: number | null;
             /** @description money the verdict saves against the other way */
             saves: number | null;
+        };
+        /**
+         * @description One plant as a stack of coins of one amount, by groups of heads; the coins add up to the height, and a heat credit
+         *     is taken off the top. `total` and `nursery` in the season's currency.
+         */
+        PennyStack: {
+            coin: number;
+            total: number;
+            /** @description from the bottom up */
+            groups: {
+                group: string;
+                amount: number;
+                coins: number;
+            }[];
+            credit: number;
+            credit_coins: number;
+            /** @description price of one bought plant */
+            nursery: number | null;
+            nursery_coins: number | null;
+        };
+        /** @description By how much a change of the season moved a set-up's till, and that of each of its crops. *\/ */
+        Moved: {
+            /** @description id */
+            setup: string;
+            till: components["schemas"]["TillMove"];
+            /** @description by crop; those that are there before and after */
+            crops: {
+                [key: string]: components["schemas"]["TillMove"];
+            };
+        };
+        /** @description By how much the last change moved the till's figures. *\/ */
+        TillMove: {
+            per_finished: number | null;
+            difference: number | null;
+            keep: number | null;
+            cash_now: number;
+            kwh: number;
         };
         /** @description One way a crop could go: its own figures, and what the whole set-up would then come to. *\/ */
         CropChoice: {
@@ -1507,10 +1562,8 @@ export interface components {
             caution: string | null;
             source: string;
         };
-        /** @description Set-ups side by side: their penny stacks in one size of coin, what each cannot supply, each crop's cheapest way, and the advice. *\/ */
+        /** @description Set-ups side by side: what each cannot supply, each crop's cheapest way, and the advice. *\/ */
         Comparison: {
-            /** @description money that one coin stands for */
-            coin: number;
             /** @description price of one plant of the list at the nursery */
             nursery: number | null;
             setups: components["schemas"]["ComparedSetup"][];
@@ -1528,9 +1581,10 @@ export interface components {
         /** @description One set-up of a comparison. *\/ */
         ComparedSetup: {
             id: string;
-            stack: components["schemas"]["PennyStack"] | null;
             /** @description whether it supplies the list, so that its price compares with the others' */
             fair: boolean;
+            /** @description whether it would with those plants bought that it cannot supply */
+            fair_priced_in: boolean;
             /** @description crops it neither raises nor buys */
             unsupplied: string[];
             /** @description money for one plant with those of them that somebody sells bought too; null where there are none */
@@ -1553,6 +1607,17 @@ export interface components {
             cost: number;
             /** @description money against buying everything */
             saves: number | null;
+        };
+        /** @description The penny stacks of all set-ups in one size of coin, so that their heights compare. *\/ */
+        ComparedStacks: {
+            /** @description money that one coin stands for */
+            coin: number;
+            /** @description height of the nursery's price, in coins */
+            nursery_coins: number | null;
+            /** @description by set-up; null where nothing is supplied */
+            setups: {
+                [key: string]: components["schemas"]["PennyStack"] | null;
+            };
         };
         /** @description What makes one set-up dearer or cheaper than another, head by head, largest first; it adds up to the difference in filling the list. *\/ */
         Difference: {
@@ -1632,7 +1697,7 @@ export interface components {
                 crops: string[];
             }[];
         };
-        /** @description One way to make room on an over-full bench, and what it does. *\/ */
+        /** @description One way to make room on an over-full bench, what it does, and the change of the season that makes it so. *\/ */
         Relief: {
             /** @description later (sown later), earlier (planted out earlier) or smaller (another method that takes less room) */
             kind: string;
@@ -1645,25 +1710,15 @@ export interface components {
             cost: number;
             /** @description left */
             crowded_days: number;
+            change: {
+                path: string[];
+                to: string | number;
+            };
         };
         Result: {
             format: string;
             version: number;
             setups: components["schemas"]["SetupResult"][];
-        };
-        CropPicture: {
-            line: components["schemas"]["CropLine"];
-            stack: components["schemas"]["PennyStack"] | null;
-            till: components["schemas"]["Till"];
-            shown: {
-                [key: string]: number;
-            } | null;
-        };
-        SetupPicture: {
-            till: components["schemas"]["Till"];
-            crops: {
-                [key: string]: components["schemas"]["CropPicture"];
-            };
         };
         SeasonState: {
             id: number;
@@ -1677,6 +1732,7 @@ export interface components {
                 undo: string | null;
                 redo: string | null;
             };
+            moved?: components["schemas"]["Moved"] | null;
             unknown?: string[];
             added?: string;
         };
@@ -1684,6 +1740,7 @@ export interface components {
             revision: number;
             result: components["schemas"]["Result"];
             comparison: components["schemas"]["Comparison"];
+            stacks: components["schemas"]["ComparedStacks"];
         };
         Years: {
             setups: components["schemas"]["SetupYears"][];
@@ -1719,6 +1776,11 @@ export interface components {
             bench: components["schemas"]["BenchDays"][];
             relief: components["schemas"]["Relief"][];
             feed: string | null;
+        };
+        BarMove: {
+            /** @description of the method, from 0; null for the sowing */
+            stage?: number | null;
+            by: number;
         };
         Feed: {
             address: string;
@@ -2061,6 +2123,35 @@ export interface operations {
                     "application/json": components["schemas"]["Calendar"];
                 };
             };
+        };
+    };
+    moveBar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+                crop: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BarMove"];
+            };
+        };
+        responses: {
+            /** @description The season */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonState"];
+                };
+            };
+            422: components["responses"]["Faults"];
         };
     };
     calendarFile: {

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Drafting;
+
+use JollyPenny\Core\Catalogue\Cell;
+use JollyPenny\Core\Catalogue\NotInCatalogue;
+use JollyPenny\Core\Catalogue\SpeciesFacts;
+use JollyPenny\Core\Season\Day;
+use stdClass;
+
+/** New lines of the grow list, with the seed and the species they need. */
+final readonly class GrowList
+{
+    private const WANTED = 6;
+
+    /** Offers of more plants than this are bunches, for onions and the like. */
+    private const BUNCH = 12;
+
+    public function __construct(private SeasonDraft $draft)
+    {
+    }
+
+    /** @return list<PastedLine> the lines that name no species we know */
+    public function addPasted(string $text): array
+    {
+        $unknown = [];
+        foreach ((new PastedList($text, $this->draft->catalogue->species()))->lines as $line) {
+            $line->species === null ? $unknown[] = $line : $this->addSpecies($line->species, $line->wanted, $line->variety);
+        }
+
+        return $unknown;
+    }
+
+    /**
+     * @return string the crop's id
+     *
+     * @throws NotInCatalogue
+     */
+    public function addSpecies(string $species, ?int $wanted = null, string $variety = ''): string
+    {
+        $facts = $this->draft->catalogue->species()[$species] ?? throw new NotInCatalogue("The catalogue has no species \"{$species}\".");
+        $row = $this->draft->ensure('species', $species);
+        $name = $variety === '' ? $facts->name : $variety;
+        $lot = $this->draft->add('seed_lots', (object) ['id' => $name, 'species' => $row, 'variety' => $name, 'packet_price' => $facts->packetPrice,
+            'seeds_per_packet' => $facts->seedsPerPacket, 'packed_for' => Cell::whole($this->draft->document->year), 'meta' => (object) [SeasonDraft::MARK => $species]]);
+
+        return $this->addLot($lot, $wanted, $facts);
+    }
+
+    /** A crop of seed that is in the drawer already. */
+    public function addLot(string $lot, ?int $wanted = null, ?SpeciesFacts $facts = null): string
+    {
+        $row = array_column($this->draft->rows('seed_lots'), null, 'id')[$lot] ?? null;
+        if (! $row instanceof stdClass) {
+            throw new NotInCatalogue("There is no seed \"{$lot}\" in the drawer.");
+        }
+        $bunch = $facts?->id === 'onion' || $facts?->id === 'leek';
+        $offers = array_filter($this->draft->rows('nursery'), fn (stdClass $offer): bool => $bunch || $offer->plants <= self::BUNCH);
+
+        return $this->draft->add('crops', (object) ['id' => Cell::text($row->variety), 'lot' => $lot, 'wanted' => $wanted ?? self::WANTED,
+            'plant_out_offset_days' => $facts->plantOutOffsetDays ?? 7, 'cold_days' => $facts->coldDays ?? 0,
+            'nursery' => array_values(array_map(fn (stdClass $offer): string => Cell::text($offer->id), $offers))]);
+    }
+
+    /**
+     * Rounds of one crop: sown again every so many days, so many times.
+     *
+     * @return list<string> ids
+     */
+    public function addRounds(stdClass $crop, int $everyDays, int $times): array
+    {
+        $ids = [];
+        for ($round = 1; $round <= $times; $round++) {
+            $copy = clone $crop;
+            $copy->id = Cell::text($crop->id).'-'.($round + 1);
+            $copy->plant_out_offset_days = Cell::whole($crop->plant_out_offset_days) + $round * $everyDays;
+            if (is_string($crop->sow_on ?? null)) {
+                $copy->sow_on = Day::ofNumber(Day::parse($crop->sow_on)->number + $round * $everyDays)->format();
+            }
+            $id = $this->draft->add('crops', $copy);
+            foreach ($this->draft->rows('setups') as $setup) {
+                $this->raiseAlike($setup, Cell::text($crop->id), $id);
+            }
+            $ids[] = $id;
+        }
+
+        return $ids;
+    }
+
+    private function raiseAlike(stdClass $setup, string $crop, string $copy): void
+    {
+        $method = $setup->overrides->{$crop} ?? null;
+        if (is_string($method)) {
+            $this->draft->set(['setups', Cell::text($setup->id), 'overrides', $copy], $method);
+        }
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Drafting;
+
+use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Catalogue\Cell;
+use stdClass;
+
+/**
+ * A season document that rows of the catalogue are put into, each once, with what they hang on. Remembers what was added,
+ * so that it can be kept and undone as changes.
+ */
+final class SeasonDraft
+{
+    /** Where a row's catalogue id is remembered: `meta.catalogue`. */
+    public const MARK = 'catalogue';
+
+    /** @var list<array{path: list<string|int>, to: mixed}> */
+    private array $edits = [];
+
+    public function __construct(public readonly stdClass $document, public readonly Catalogue $catalogue = new Catalogue)
+    {
+    }
+
+    /** @return list<array{path: list<string|int>, to: mixed}> in the order in which they were made */
+    public function edits(): array
+    {
+        return $this->edits;
+    }
+
+    /** @return list<stdClass> */
+    public function rows(string $list): array
+    {
+        return Cell::rows($this->document->{$list} ?? []);
+    }
+
+    /** Puts a row at the end of a list, under its id or, where that is taken, one near it. */
+    public function add(string $list, stdClass $row): string
+    {
+        $taken = array_column($this->rows($list), 'id', 'id');
+        $wish = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower(Cell::text($row->id))), '-') ?: 'row';
+        $id = $wish = substr($wish, 0, 80);
+        for ($n = 2; isset($taken[$id]) || $id === 'nursery'; $n++) {
+            $id = "{$wish}-{$n}";
+        }
+        $row->id = $id;
+        $this->document->{$list} = [...$this->rows($list), $row];
+        $this->edits[] = ['path' => [$list, $id], 'to' => $row];
+
+        return $id;
+    }
+
+    /**
+     * Sets a value of a row's object.
+     *
+     * @param  array{string, string, string, string}  $path  list, row id, key, key
+     */
+    public function set(array $path, mixed $value): void
+    {
+        [$list, $id, $key, $inner] = $path;
+        foreach ($this->rows($list) as $row) {
+            if ($row->id === $id) {
+                $row->{$key} ??= new stdClass;
+                $row->{$key}->{$inner} = $value;
+                $this->edits[] = ['path' => $path, 'to' => $value];
+            }
+        }
+    }
+
+    /** A row of the catalogue in this season: the one that is there already, or a new one. */
+    public function ensure(string $list, string $id, ?string $place = null): string
+    {
+        foreach ($this->rows($list) as $row) {
+            if (self::markOf($row) === $id && ($place === null || ($row->place ?? null) === $place)) {
+                return Cell::text($row->id);
+            }
+        }
+        $row = self::object($this->catalogue->seasonRow($list, $id));
+        if ($place !== null) {
+            $row->place = $place;
+        }
+        foreach (Cell::rows($row->parts ?? null) as $part) {
+            $part->supply = $this->ensure('supplies', Cell::text($part->supply));
+        }
+
+        return $this->add($list, $row);
+    }
+
+    /** What a method's stage is mixed from: a recipe, or a supply as it comes. */
+    public function ensureMix(string $id): string
+    {
+        return $this->ensure(isset($this->catalogue->recipes()[$id]) ? 'mixes' : 'supplies', $id);
+    }
+
+    /** The place that plays a part: bench, sill or outside. */
+    public function place(string $part): string
+    {
+        $lit = array_column($this->rows('lights'), 'place', 'place');
+        $best = null;
+        foreach ($this->rows('places') as $place) {
+            $outdoors = ($place->outdoors ?? false) === true;
+            $sill = preg_match('/sill|window/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
+            if (self::markOf($place) === $part || ($part === 'outside' && $outdoors) || ($part === 'sill' && $sill && ! $outdoors)) {
+                return Cell::text($place->id);
+            }
+            if ($part === 'bench' && ! $outdoors && ! $sill && ($best === null || isset($lit[Cell::text($place->id)]))) {
+                $best = Cell::text($place->id);
+            }
+        }
+
+        return $best ?? $this->add('places', self::object(match ($part) {
+            'bench' => ['id' => 'bench', 'name' => 'Indoor bench', 'temp_c' => 19.5, 'flats' => 8, 'meta' => [self::MARK => 'bench']],
+            'sill' => ['id' => 'sill', 'name' => 'Sunny windowsill', 'temp_c' => [16.0, 16.5, 17.5, 18.5, 20.0, 22.0, 24.0, 24.0, 22.0, 19.5, 17.5, 16.5], 'flats' => 3, 'meta' => [self::MARK => 'sill']],
+            default => ['id' => 'outside', 'name' => 'Yard and beds', 'temp_c' => null, 'outdoors' => true, 'meta' => [self::MARK => 'outside']],
+        }));
+    }
+
+    public static function markOf(stdClass $row): ?string
+    {
+        return self::markIn(($row->meta ?? null) instanceof stdClass ? $row->meta : null);
+    }
+
+    /** The catalogue id that a row's meta remembers. */
+    public static function markIn(?stdClass $meta): ?string
+    {
+        $mark = $meta->{self::MARK} ?? null;
+
+        return is_string($mark) ? $mark : null;
+    }
+
+    /** @param  array<string, mixed>  $row */
+    public static function object(array $row): stdClass
+    {
+        $object = json_decode(json_encode($row, JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), false, 64, JSON_THROW_ON_ERROR);
+
+        return $object instanceof stdClass ? $object : new stdClass;
+    }
+}

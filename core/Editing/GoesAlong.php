@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Editing;
+
+use JollyPenny\Core\Season\File\SeasonSchema;
+use stdClass;
+
+/**
+ * What has to go along with a change: the names of a row that is taken out, where they stand in lists or as keys (anywhere
+ * else it is still in use, and the check refuses); a crop's wanted plants with what they are for.
+ */
+final class GoesAlong
+{
+    /** @return list<Change> the change and what goes along, in the order in which they have to be made */
+    public static function with(stdClass $document, Change $change): array
+    {
+        $keys = $change->path->keys;
+
+        return match (true) {
+            count($keys) === 2 && $change->to === null => [...self::names($document, (string) $keys[0], (string) $keys[1]), $change],
+            count($keys) === 3 && $keys[0] === 'crops' && $keys[2] === 'wanted' => self::wanted($document, $change),
+            count($keys) === 3 && $keys[0] === 'crops' && $keys[2] === 'split' => self::split($document, $change),
+            default => [$change],
+        };
+    }
+
+    /** @return list<Change> */
+    private static function names(stdClass $document, string $list, string $id): array
+    {
+        $changes = [];
+        foreach (SeasonSchema::get()->references as $reference) {
+            if (! in_array($list, $reference->names, true) || ! ($reference->isItem || $reference->isKey)) {
+                continue;
+            }
+            foreach ($reference->uses($document) as [$keys, $named]) {
+                $above = array_slice($keys, 0, -1);
+                if ($named !== $id || $above === []) {
+                    continue;
+                }
+                $path = new DocumentPath(self::byIds($document, $above));
+                $value = $path->get($document);
+                if ($value instanceof stdClass) {
+                    $value = clone $value;
+                    unset($value->{$id});
+                    $changes[] = Change::in($document, $path, $value);
+                } elseif (is_array($value)) {
+                    $changes[] = Change::in($document, $path, array_values(array_filter($value, fn (mixed $one): bool => $one !== $id)));
+                }
+            }
+        }
+
+        return $changes;
+    }
+
+    /** @return list<Change> what is kept to plant gives way, as far as it goes */
+    private static function wanted(stdClass $document, Change $change): array
+    {
+        $split = (new DocumentPath(['crops', $change->path->keys[1], 'split']))->get($document);
+        if (! $split instanceof stdClass || ! is_int($change->to)) {
+            return [$change];
+        }
+        $keep = $change->to - self::count($split->give ?? 0) - self::count($split->sell ?? 0);
+        $next = $keep < 0 ? null : (object) [...get_object_vars($split), 'keep' => $keep];
+
+        return [$change, Change::in($document, new DocumentPath(['crops', $change->path->keys[1], 'split']), $next)];
+    }
+
+    /** @return list<Change> a split says how many are wanted; where all are to plant there is none */
+    private static function split(stdClass $document, Change $change): array
+    {
+        $split = $change->to;
+        if (! $split instanceof stdClass) {
+            return [$change];
+        }
+        [$keep, $give, $sell] = array_map(fn (string $part): int => self::count($split->{$part} ?? null), ['keep', 'give', 'sell']);
+        if (min($keep, $give, $sell) < 0) {
+            return [$change];
+        }
+        $wanted = new DocumentPath(['crops', $change->path->keys[1], 'wanted']);
+
+        return [
+            $give + $sell === 0 ? new Change($change->path, $change->from, null) : $change,
+            Change::in($document, $wanted, max(1, $keep + $give + $sell)),
+        ];
+    }
+
+    /** Whole plants; below 0 for what is none, so that the check can say so. */
+    private static function count(mixed $value): int
+    {
+        return is_int($value) ? $value : -1;
+    }
+
+    /**
+     * A path as people's edits name it: rows by their ids.
+     *
+     * @param  non-empty-list<string|int>  $keys
+     * @return non-empty-list<string|int>
+     */
+    private static function byIds(stdClass $document, array $keys): array
+    {
+        $value = $document;
+        foreach ($keys as $i => $key) {
+            $value = is_array($value) ? $value[$key] ?? null : $value->{$key} ?? null;
+            if (is_int($key) && $value instanceof stdClass && is_string($value->id ?? null)) {
+                $keys[$i] = $value->id;
+            }
+        }
+
+        return $keys;
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Results;
+
+use JollyPenny\Core\Season\Season;
+
+/** What it takes to have every wanted plant, and what growing saves against buying them. Costing rules, section 8. */
+final readonly class FillingTheList
+{
+    /** Money for the plants that growing is expected to fall short of, where somebody sells them. */
+    public float $shortfallBought;
+
+    public float $filled;
+
+    public float $missing;
+
+    /** Money for buying every supplied crop that is on offer, the trip once; null where none is. */
+    public ?float $buyTotal;
+
+    /** Wanted plants of those same crops. */
+    public float $plantsSupplied;
+
+    public ?float $keep;
+
+    /** Money that an hour of the gardener's work earns. */
+    public ?float $impliedWage;
+
+    /** @param  list<CropResult>  $crops */
+    public function __construct(array $crops, Season $season)
+    {
+        $wanted = $shortfallBought = $filled = $plants = 0.0;
+        $buying = $spending = $hours = $earned = 0.0;
+        $any = $worked = false;
+        foreach ($crops as $i => $crop) {
+            $w = $season->crops[$i]->wanted;
+            $wanted += $w;
+            if ($crop->cost === null) {
+                continue;
+            }
+            if ($crop->buy_cost === null) {
+                $filled += (float) $crop->useful;
+
+                continue;
+            }
+            $short = $crop->shortfallCost();
+            $shortfallBought += $short;
+            $filled += $w;
+            $plants += $w;
+            $buying += $crop->buy_cost;
+            $spending += $crop->cost + $short;
+            $any = true;
+            if ($crop->grown) {
+                $worked = true;
+                $hours += (float) $crop->hours;
+                $earned += $crop->buy_cost - $crop->cost - $short;
+            }
+        }
+        $this->shortfallBought = $shortfallBought;
+        $this->filled = $filled;
+        $this->missing = $wanted - $filled;
+        $this->plantsSupplied = $plants;
+        $this->buyTotal = $any ? $buying + $season->nurseryTripCost : null;
+        $this->keep = $this->buyTotal === null ? null : $this->buyTotal - $spending;
+        $this->impliedWage = $worked && $hours > 0.0 ? $earned / $hours : null;
+    }
+}
