@@ -5,4 +5,5 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   plugins: [laravel({ input: 'web/src/main.tsx', refresh: false }), react()],
   build: { target: 'es2022' },
+  css: { modules: { localsConvention: 'camelCase' } },
 });

@@ -49,6 +49,7 @@ Route::prefix('api')->middleware(['auth', 'throttle:edits'])->group(function ():
         Route::post('undo', [HistoryController::class, 'undo']);
         Route::post('redo', [HistoryController::class, 'redo']);
         Route::post('crops', [CropController::class, 'store']);
+        Route::post('lots', [CropController::class, 'packet']);
         Route::post('crops/{crop}/rounds', [CropController::class, 'rounds']);
         Route::put('crops/{crop}/sow', [CropController::class, 'sow']);
         Route::get('setups/{setup}/crops/{crop}/choices', [CropController::class, 'choices']);

@@ -17,6 +17,7 @@ use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\File\SeasonSchema;
 use JollyPenny\Core\Tasks\Task;
 use JollyPenny\Core\Tasks\TimingNote;
+use JollyPenny\Core\Units\Currency;
 use JollyPenny\Core\Years\SetupYears;
 use OpenApi\Attributes as OA;
 use OpenApi\Generator;
@@ -51,7 +52,7 @@ final class OpenApiFile
     {
         $shapes = new Shapes;
         $result = $shapes->of(SetupResult::class);
-        [$picture, $moved, $choice, $species] = array_map($shapes->of(...), [SetupPicture::class, Moved::class, CropChoice::class, SpeciesFacts::class]);
+        [$picture, $moved, $choice, $species, $currency] = array_map($shapes->of(...), [SetupPicture::class, Moved::class, CropChoice::class, SpeciesFacts::class, Currency::class]);
         [$comparison, $stacks, $difference, $years] = array_map($shapes->of(...), [Comparison::class, ComparedStacks::class, Difference::class, SetupYears::class]);
         [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
@@ -77,7 +78,7 @@ final class OpenApiFile
             'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'mix' => $text], ['ready_made', 'copy', 'mix']),
             'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe], ['school', 'copy', 'setup']),
             'Survival' => self::object(['preset' => ['enum' => ['first_year', 'usual', 'careful']], 'setup' => $maybe], ['setup']),
-            'Growth' => self::object(['crop' => $maybe, 'stages' => $list(self::object(['stage' => $text, 'per_finished' => ['type' => ['number', 'null']], 'cost' => ['type' => ['number', 'null']], 'hours' => ['type' => ['number', 'null']], 'sites' => ['type' => ['integer', 'null']]]))]),
+            'Growth' => self::object(['crop' => $maybe, 'stages' => $list(self::object(['stage' => $text, 'per_finished' => ['type' => ['number', 'null']], 'cost' => ['type' => ['number', 'null']], 'hours' => ['type' => ['number', 'null']], 'sites' => ['type' => ['integer', 'null']]])), 'used_by' => $list($text)]),
             'Calendar' => self::object(['tasks' => $list($task), 'timing' => $list($timing), 'bench' => $list($bench), 'relief' => $list($relief), 'feed' => $maybe]),
             'BarMove' => self::object(['stage' => ['type' => ['integer', 'null'], 'description' => 'of the method, from 0; null for the sowing'], 'by' => $whole], ['stage']),
             'Feed' => self::object(['address' => $text]),
@@ -90,12 +91,13 @@ final class OpenApiFile
             'Change' => self::object(['path' => $path, 'from' => $any, 'to' => $any]),
             'Changes' => self::object(['changes' => $list(['$ref' => '#/components/schemas/Change']), 'label' => $text, 'setup' => $maybe], ['label', 'setup']),
             'NewCrops' => self::object(['text' => $text, 'species' => $text, 'lot' => $text, 'wanted' => $whole, 'setup' => $maybe], ['text', 'species', 'lot', 'wanted', 'setup']),
+            'NewPacket' => self::object(['like' => $text, 'setup' => $maybe], ['setup']),
             'Rounds' => self::object(['every_days' => $whole, 'times' => $whole, 'setup' => $maybe], ['setup']),
             'Said' => self::object(['words' => $text, 'setup' => $text]),
             'Choices' => self::object(['methods' => $list($choice), 'lots' => $list($choice), 'cautions' => $list(['$ref' => '#/components/schemas/Warned'])]),
             'Warned' => self::object(['id' => $text, 'title' => $text, 'text' => $text]),
             'Cautions' => self::object(['cautions' => $list(['$ref' => '#/components/schemas/Warned'])]),
-            'Catalogue' => self::object(['species' => $list($species), 'schools' => $map($text), 'setups' => $list(self::object(['id' => $text, 'name' => $text]))]),
+            'Catalogue' => self::object(['species' => $list($species), 'schools' => $map($text), 'currencies' => $list($currency), 'setups' => $list(self::object(['id' => $text, 'name' => $text]))]),
             'Term' => self::object(['label' => $text, 'value' => ['type' => ['number', 'string', 'null']], 'unit' => $text, 'path' => ['oneOf' => [$path, ['type' => 'null']]], 'working' => $maybe,
                 'origin' => ['enum' => ['you', 'catalogue', 'test', 'computed']], 'source' => $maybe]),
             'Working' => self::object(['figure' => $text, 'title' => $text, 'value' => ['type' => ['number', 'null']], 'unit' => $text, 'rule' => $text, 'formula' => $text, 'terms' => $list(['$ref' => '#/components/schemas/Term'])]),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Choosing;
 
 use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Method;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
@@ -31,6 +32,16 @@ final readonly class MethodGrowth
         }
 
         return $growth;
+    }
+
+    /** @return list<string> set-ups in which some crop is raised so */
+    public static function usedBy(Season $season, string $method): array
+    {
+        $users = array_filter($season->setups, function (Setup $setup) use ($season, $method): bool {
+            return in_array($method, array_map(fn (Crop $crop): string => $setup->methodFor($crop->id), $season->crops), true);
+        });
+
+        return array_column($users, 'id');
     }
 
     /** The crop to show a method by: the first that the set-up raises so, else the first of the list. */

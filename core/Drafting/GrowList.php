@@ -89,6 +89,18 @@ final readonly class GrowList
         return $ids;
     }
 
+    /** A packet of this year beside one in the drawer, at the same price and untested. */
+    public function addFreshPacket(stdClass $lot): string
+    {
+        $fresh = clone $lot;
+        $fresh->id = Cell::text($lot->id).'-fresh';
+        $fresh->packed_for = $this->draft->document->year;
+        $fresh->packets_owned = 0;
+        $fresh->test = null;
+
+        return $this->draft->add('seed_lots', $fresh);
+    }
+
     private function raiseAlike(stdClass $setup, string $crop, string $copy): void
     {
         $method = $setup->overrides->{$crop} ?? null;

@@ -11,8 +11,9 @@ final readonly class Task
      * @param  string  $id  of the crop, the kind and which of them, within a set-up
      * @param  string  $date  year-month-day
      * @param  ?string  $crop  null for what all crops share
+     * @param  bool  $away  on a day on which one is away
      */
-    public function __construct(public string $id, public string $date, public TaskKind $kind, public ?string $crop, public string $words)
+    public function __construct(public string $id, public string $date, public TaskKind $kind, public ?string $crop, public string $words, public bool $away)
     {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Tasks;
 
 use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Calendar\Habits;
 use JollyPenny\Core\Calendar\StagePlan;
 use JollyPenny\Core\Calendar\Timetable;
 use JollyPenny\Core\Planning\CropPlan;
@@ -29,8 +30,11 @@ final readonly class Tasks
 
     private const WEEK = 7;
 
+    private Habits $habits;
+
     public function __construct(private SetupBooks $books)
     {
+        $this->habits = Habits::of($books->season()->meta);
     }
 
     /** @return list<Task> by date, then as the work goes */
@@ -122,7 +126,7 @@ final readonly class Tasks
 
     private function task(Crop $crop, int $day, TaskKind $kind, string $which, string $words): Task
     {
-        return new Task("{$crop->id}-{$kind->value}{$which}", Day::ofNumber($day)->format(), $kind, $crop->id, $words);
+        return new Task("{$crop->id}-{$kind->value}{$which}", Day::ofNumber($day)->format(), $kind, $crop->id, $words, $this->habits->isAway($day));
     }
 
     private function variety(Crop $crop): string

@@ -51,7 +51,7 @@ abstract class BrowserTestCase extends TestCase
     public function openList(): void
     {
         $this->visit();
-        $this->find('.stack-svg');
+        $this->find('[data-part="stack-svg"]');
         $this->visit(str_replace('compare', 'list', $this->path()));
     }
 

@@ -6,25 +6,25 @@ use Facebook\WebDriver\WebDriverBy;
 
 beforeEach(function () {
     $this->visit();
-    $this->find('.stack-svg');
+    $this->find('[data-part="stack-svg"]');
 });
 
 it('opens with all ways side by side, the cheapest marked, and says what to do', function () {
     expect($this->text('h1'))->toContain('seven ways')->and($this->text('[data-test="advice"]'))->toContain('Soil blocks under LED')->toContain('Filling your list costs $72.80')
         ->and($this->text('[data-per-wanted="blocks"]'))->toBe('45.2¢')
-        ->and($this->browser->findElements(WebDriverBy::cssSelector('.stack-svg')))->toHaveCount(7);
+        ->and($this->browser->findElements(WebDriverBy::cssSelector('[data-part="stack-svg"]')))->toHaveCount(7);
 });
 
 it('opens the working of any figure of any way, down to its inputs', function () {
     $this->click('[data-per-wanted="saved"]');
     $this->waitFor(fn () => str_contains($this->text('.ant-drawer'), 'One plant of your list') ?: null, 'the working');
-    expect($this->text('.working-value'))->toBe('46.4¢');
-    $this->press('why?', '.working');
+    expect($this->text('[data-part="working-value"]'))->toBe('46.4¢');
+    $this->press('why?', '[data-part="working"]');
     $this->waitFor(fn () => str_contains($this->text('.ant-drawer'), 'Cost of the set-up') ?: null, 'the working beneath it');
 });
 
 it('adds a ready-made way and mix and match, each undone by one undo', function () {
-    $count = fn () => count($this->browser->findElements(WebDriverBy::cssSelector('.stack-svg')));
+    $count = fn () => count($this->browser->findElements(WebDriverBy::cssSelector('[data-part="stack-svg"]')));
     foreach (['Sown in the bed where that works', 'Mix and match, from'] as $i => $way) {
         $this->click('[data-add-setup]');
         $this->waitFor(function () use ($way) {
@@ -48,39 +48,39 @@ it('adds a ready-made way and mix and match, each undone by one undo', function 
 it('tells what makes two ways differ and goes over the years', function () {
     expect($this->text('[data-test="difference"]'))->toContain('fills the list for $38.97 less');
     $this->type('seasons', '8');
-    $this->waitFor(fn () => str_contains($this->text('.years'), 'After 8') ?: null, 'eight seasons');
-    expect($this->text('.years'))->toContain('season 4');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="years"]'), 'After 8') ?: null, 'eight seasons');
+    expect($this->text('[data-part="years"]'))->toContain('season 4');
 });
 
 it('drags a bar, sees the days change, and pins a sowing that is too late', function () {
     $this->visit(str_replace('compare', 'calendar', $this->path()));
     $this->drag('[data-handle="copper-kettle:1"]', 40);
-    $this->waitFor(fn () => str_contains($this->text('.till-moved'), 'Grow on 18 to') ?: null, 'the stage to be longer');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'Grow on 18 to') ?: null, 'the stage to be longer');
     $this->type('sow_on.copper-kettle', '');
     $this->browser->executeScript('const field = document.querySelector("input[name=\'sow_on.copper-kettle\']"); field.focus();
         Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(field, "2027-05-20"); field.dispatchEvent(new Event("input", { bubbles: true })); field.blur();');
-    $this->waitFor(fn () => str_contains($this->text('.calendar-warnings'), 'Copper Kettle: Ready later') ?: null, 'the warning');
-    expect($this->text('.tasks'))->toContain('Sow 24 seeds of Copper Kettle');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="late"]'), 'Copper Kettle: Ready later') ?: null, 'the warning');
+    expect($this->text('[data-part="tasks"]'))->toContain('Sow 24 seeds of Copper Kettle');
 });
 
 it('moves a sowing by the keyboard and snaps it to the days one sows on', function () {
     $this->visit(str_replace('compare', 'calendar', $this->path()));
     $this->click('input[aria-label="Saturdays"]');
-    $this->waitFor(fn () => str_contains($this->text('.till-moved'), 'days to sow on') ?: null, 'the habit to be kept');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'days to sow on') ?: null, 'the habit to be kept');
     $this->browser->executeScript('document.querySelector("[data-handle=\'ink-pot:-1\']").focus()');
     $this->browser->getKeyboard()->sendKeys(Facebook\WebDriver\WebDriverKeys::ARROW_RIGHT);
     $this->waitFor(fn () => $this->find('input[name="sow_on.ink-pot"]')->getAttribute('value') === '2027-04-17' ?: null, 'the next Saturday');
-    expect($this->text('.till-moved'))->toContain('sowing date, Ink Pot');
+    expect($this->text('[data-part="till-moved"]'))->toContain('sowing date, Ink Pot');
 });
 
 it('shows what crowds a bench and takes a relief', function () {
     $this->click('[data-setup="blocks"]');
     $this->visit(str_replace('compare', 'calendar', $this->path()));
-    $this->waitFor(fn () => str_contains($this->text('.relief'), 'Over-full days') ?: null, 'the over-full days');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="relief"]'), 'Over-full days') ?: null, 'the over-full days');
     $days = fn () => $this->api('/api/seasons/'.preg_replace('/\D/', '', $this->path()).'?setup=blocks')['result']['setups'][0]['crowded_days'];
     expect($days())->toBe(46);
-    $this->press('Do it', '.relief');
-    $this->waitFor(fn () => str_contains($this->text('.till-moved'), 'method, Long Day Amber') ?: null, 'the till to say so');
+    $this->press('Do it', '[data-part="relief"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'method, Long Day Amber') ?: null, 'the till to say so');
     expect($days())->toBe(19);
 });
 
@@ -98,7 +98,7 @@ it('edits a method and sees the cost of a plant grow stage by stage', function (
     $this->type('stage-2-survival', '60');
     $this->waitFor(fn () => $this->text('[data-growth="3"]') !== $before ?: null, 'a dearer plant');
     $this->click('[data-preset="first_year"]');
-    $this->waitFor(fn () => str_contains($this->text('.till-moved'), 'survival') ?: null, 'the preset');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'survival') ?: null, 'the preset');
     $this->type('stage-0-days', 'when it likes');
     expect($this->text('.edit-why'))->toContain('until they are up');
 });

@@ -7,7 +7,7 @@ use Tests\Seasons;
 
 it('begins a season by three questions and costs what is put on its list', function () {
     $this->visit('/seasons');
-    $this->click('.answers button[type=submit]');
+    $this->click('[data-part="answers"] button[type=submit]');
     $this->waitFor(fn () => str_contains($this->text('h1'), 'Nothing on the list yet') ?: null, 'an empty list');
     $this->find('input[name="add"]')->sendKeys('8 sweet pepper, 6 tomato'.WebDriverKeys::ENTER);
     expect($this->text('[data-crop="sweet-pepper"] [data-odds]'))->toContain('in 100');
@@ -47,29 +47,29 @@ it('shows what is wrong with a file beside what caused it', function () {
     $season['lights'][0]['place'] = 'rom';
     file_put_contents($file, Seasons::json($season));
     $this->find('input[name="file"]')->setFileDetector(new Facebook\WebDriver\Remote\LocalFileDetector)->sendKeys($file);
-    $this->waitFor(fn () => str_contains($this->text('.faults'), 'crops, lantern, wanted says 0') ?: null, 'the faults');
-    expect($this->text('.faults'))->toContain('2 things are wrong')->toContain('lights, Lamp, place says "rom"');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="faults"]'), 'crops, lantern, wanted says 0') ?: null, 'the faults');
+    expect($this->text('[data-part="faults"]'))->toContain('2 things are wrong')->toContain('lights, Lamp, place says "rom"');
     unlink($file);
 });
 
 it('deletes a season and has it back', function () {
     $this->visit('/seasons');
     $this->waitFor(function () {
-        $this->click('.season-more summary');
+        $this->click('[data-part="season-more"] summary');
 
-        return $this->find('.season-more')->getAttribute('open') === 'true' ?: null;
+        return $this->find('[data-part="season-more"]')->getAttribute('open') === 'true' ?: null;
     }, 'more on the season');
-    $this->click('.season [data-action="delete"]');
+    $this->click('[data-part="season"] [data-action="delete"]');
     $this->waitFor(fn () => str_contains($this->text('.work'), 'Nothing here yet') ?: null, 'the season to be gone');
     $this->click('.ant-message .plain');
-    expect($this->text('.season-link'))->toBe('Plot 17, spring 2027');
+    expect($this->text('[data-part="season-link"]'))->toBe('Plot 17, spring 2027');
 });
 
 it('keeps the garden, signs out and in, and finds everything', function () {
     $this->openList();
     $this->find('[data-crop="copper-kettle"]');
     $this->type('copper-kettle.wanted', '7');
-    $this->waitFor(fn () => str_contains($this->text('[data-crop="copper-kettle"] .line-sow'), 'for 7') ?: null, 'seven');
+    $this->waitFor(fn () => str_contains($this->text('[data-crop="copper-kettle"] [data-part="line-sow"]'), 'for 7') ?: null, 'seven');
     $email = 'fern-'.bin2hex(random_bytes(4)).'@example.org';
     $fill = function (array $fields): void {
         foreach ($fields as $name => $value) {
@@ -86,9 +86,9 @@ it('keeps the garden, signs out and in, and finds everything', function () {
     $this->waitFor(fn () => str_contains($this->text('.work'), 'not right') ?: null, 'the refusal');
     $this->visit('/sign-in');
     $fill(['email' => $email, 'password' => 'a long enough secret']);
-    $this->find('.stack-svg');
+    $this->find('[data-part="stack-svg"]');
     $this->openList();
-    $this->waitFor(fn () => str_contains($this->text('[data-crop="copper-kettle"] .line-sow'), 'for 7') ?: null, 'everything again');
+    $this->waitFor(fn () => str_contains($this->text('[data-crop="copper-kettle"] [data-part="line-sow"]'), 'for 7') ?: null, 'everything again');
     expect($this->api('/api/account')['email'])->toBe($email);
 });
 
@@ -107,7 +107,7 @@ it('sets a new password by the letter in the mailbox', function () {
     $this->waitFor(fn () => $this->text('h1') === 'Sign in' ?: null, 'the way in');
     $this->find('input#email')->sendKeys($email);
     $this->find('input#password')->sendKeys('another long secret'.WebDriverKeys::ENTER);
-    $this->find('.stack-svg');
+    $this->find('[data-part="stack-svg"]');
     expect($this->api('/api/account')['email'])->toBe($email);
 });
 

@@ -18,8 +18,8 @@ function inLine(object $test, string $crop, string $css): string
 it('changes a figure where it stands and shows what it did', function () {
     $till = $this->text('[data-figure="per_finished"]');
     $this->type('copper-kettle.wanted', '12');
-    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '.line-sow'), 'for 12') ?: null, 'the sowing for twelve');
-    $this->waitFor(fn () => str_contains($this->text('.till-moved'), 'wanted, Copper Kettle') ?: null, 'the till to say so');
+    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '[data-part="line-sow"]'), 'for 12') ?: null, 'the sowing for twelve');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'wanted, Copper Kettle') ?: null, 'the till to say so');
     expect($this->text('[data-figure="per_finished"]'))->not->toBe($till)
         ->and(inLine($this, 'copper-kettle', '[data-cost]'))->toBe(coreSays($this));
 });
@@ -50,22 +50,22 @@ it('takes back and does again, also after a reload', function () {
     $this->waitFor(fn () => $this->find('input[name="copper-kettle.wanted"]')->getAttribute('value') === '6' ?: null, 'six again');
     $this->click('[data-action="redo"]');
     $this->waitFor(fn () => $this->find('input[name="copper-kettle.wanted"]')->getAttribute('value') === '9' ?: null, 'nine again');
-    expect(inLine($this, 'copper-kettle', '.line-sow'))->toContain('for 9');
+    expect(inLine($this, 'copper-kettle', '[data-part="line-sow"]'))->toContain('for 9');
 });
 
 it('adds by two letters, and several by a typed list', function () {
     $add = $this->find('input[name="add"]');
     $add->sendKeys('fe');
-    $this->waitFor(fn () => str_contains($this->text('.add-options'), 'Bulb fennel') ?: null, 'fennel to be offered');
+    $this->waitFor(fn () => str_contains($this->text('.ant-select-dropdown'), 'Bulb fennel') ?: null, 'fennel to be offered');
     $add->sendKeys(WebDriverKeys::ENTER);
     $this->find('[data-crop="bulb-fennel"]');
-    $this->find('.panel-body');
+    $this->find('[data-part="panel-body"]');
     $add = $this->find('input[name="add"]');
     $add->click();
     $add->sendKeys([WebDriverKeys::CONTROL, 'a']);
     $add->sendKeys('8 sweet pepper, 6 paste tomato, 2 moonfruit'.WebDriverKeys::ENTER);
     $this->find('[data-crop="sweet-pepper"]');
-    expect($this->text('.add-said'))->toContain('2 crops added')->toContain('Not understood: 2 moonfruit')->and($this->text('h1'))->toContain('15 crops');
+    expect($this->text('[data-part="add-said"]'))->toContain('2 crops added')->toContain('Not understood: 2 moonfruit')->and($this->text('h1'))->toContain('15 crops');
 });
 
 it('takes a list pasted from a spreadsheet', function () {
@@ -73,20 +73,20 @@ it('takes a list pasted from a spreadsheet', function () {
     $this->browser->executeScript('const data = new DataTransfer(); data.setData("text", "Tomato\tHarbour\t4\nKale\t\t10\n");
         document.activeElement.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));');
     $this->find('[data-crop="harbour"]');
-    expect(inLine($this, 'kale', '.line-sow'))->toContain('for 10');
+    expect(inLine($this, 'kale', '[data-part="line-sow"]'))->toContain('for 10');
 });
 
 it('shows every way of raising a crop with its cost, takes one, and hears how much to sow', function () {
     $this->click('[data-open="ink-pot"]');
     $this->click('.choices input[value="blocks"]');
-    $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '.line-crop'), 'soil blocks') ?: null, 'soil blocks');
-    expect($this->text('.cautions'))->toContain('Electricity near water');
+    $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '[data-part="line-crop"]'), 'soil blocks') ?: null, 'soil blocks');
+    expect($this->text('[data-part="cautions"]'))->toContain('Electricity near water');
     $say = $this->find('input[name="say"]');
     $say->sendKeys('nine for four'.WebDriverKeys::ENTER);
-    $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '.line-sow'), '9 blocks for 4') ?: null, 'nine blocks');
-    expect(inLine($this, 'ink-pot', '.line-sow'))->toContain('your say');
+    $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '[data-part="line-sow"]'), '9 blocks for 4') ?: null, 'nine blocks');
+    expect(inLine($this, 'ink-pot', '[data-part="line-sow"]'))->toContain('your say');
     $this->find('input[name="say"]')->sendKeys('heaps'.WebDriverKeys::ENTER);
-    expect($this->text('.say .edit-why'))->toContain('nine for six');
+    expect($this->text('[data-part="say"] .edit-why'))->toContain('nine for six');
 });
 
 it('sees what a test and its age do to the seed', function () {
@@ -95,7 +95,7 @@ it('sees what a test and its age do to the seed', function () {
     $this->type('test', 'of 20, 17 came up');
     $this->waitFor(fn () => str_contains($this->text('[data-test="age"]'), 'by your test') ?: null, 'the test to count');
     $this->type('test', '21 of 20');
-    expect($this->text('.panel-body .edit-why'))->toContain('No more can come up than were sown');
+    expect($this->text('[data-part="panel-body"] .edit-why'))->toContain('No more can come up than were sown');
 });
 
 it('changes many lines at once', function () {
@@ -103,11 +103,11 @@ it('changes many lines at once', function () {
         $this->click("[data-crop=\"{$crop}\"] input[type=checkbox]");
     }
     $this->type('many.offset', '21');
-    $this->waitFor(fn () => str_contains(inLine($this, 'sunday-sauce', '.line-sow'), 'Apr 22') ?: null, 'a later sowing');
-    $this->click('.many .plain');
-    $this->waitFor(fn () => ! str_contains($this->text('.grow'), 'Sunday Sauce') ?: null, 'both to be gone');
+    $this->waitFor(fn () => str_contains(inLine($this, 'sunday-sauce', '[data-part="line-sow"]'), 'Apr 22') ?: null, 'a later sowing');
+    $this->click('[data-part="many"] .plain');
+    $this->waitFor(fn () => ! str_contains($this->text('[data-part="grow"]'), 'Sunday Sauce') ?: null, 'both to be gone');
     $this->click('[data-action="undo"]');
-    expect(inLine($this, 'sunday-sauce', '.line-sow'))->toContain('Apr 22');
+    expect(inLine($this, 'sunday-sauce', '[data-part="line-sow"]'))->toContain('Apr 22');
 });
 
 it('tells a window what another has changed meanwhile, and lets it choose', function (string $choice, string $kept) {
@@ -117,10 +117,10 @@ it('tells a window what another has changed meanwhile, and lets it choose', func
         fetch(`/api/seasons/${arguments[0]}`, { method: "PATCH", headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },
         body: JSON.stringify({ changes: [{ path: ["crops", "copper-kettle", "wanted"], from: 6, to: 10 }] }) }).then(() => done());', [$id]);
     $this->type('copper-kettle.wanted', '8');
-    $this->waitFor(fn () => str_contains($this->text('.conflict'), '10') && str_contains($this->text('.conflict'), '8') ?: null, 'both values');
-    expect($this->text('.conflict'))->toContain('Copper Kettle, wanted');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="conflict"]'), '10') && str_contains($this->text('[data-part="conflict"]'), '8') ?: null, 'both values');
+    expect($this->text('[data-part="conflict"]'))->toContain('Copper Kettle, wanted');
     $this->press($choice, '.ant-modal');
-    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '.line-sow'), "for {$kept}") ?: null, "{$kept} to be kept");
+    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '[data-part="line-sow"]'), "for {$kept}") ?: null, "{$kept} to be kept");
 })->with([['Use mine', '8'], ['Keep the other window’s', '10']]);
 
 it('shows a second window the first one\'s change when one comes back to it', function () {
@@ -129,11 +129,11 @@ it('shows a second window the first one\'s change when one comes back to it', fu
     $this->browser->switchTo()->newWindow();
     $this->visit($path);
     $this->type('copper-kettle.wanted', '10');
-    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '.line-sow'), 'for 10') ?: null, 'ten to be saved');
+    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '[data-part="line-sow"]'), 'for 10') ?: null, 'ten to be saved');
     $this->browser->switchTo()->window($first);
     $this->browser->executeScript('window.dispatchEvent(new Event("focus"))');
     $this->waitFor(fn () => $this->find('input[name="copper-kettle.wanted"]')->getAttribute('value') === '10' ?: null, 'ten here too');
-    expect(inLine($this, 'copper-kettle', '.line-sow'))->toContain('for 10');
+    expect(inLine($this, 'copper-kettle', '[data-part="line-sow"]'))->toContain('for 10');
 });
 
 it('keeps what is typed while the server is away, also over a reload, and sends it when it is back', function () {
@@ -144,7 +144,7 @@ it('keeps what is typed while the server is away, also over a reload, and sends 
         expect($this->find('input[name="copper-kettle.wanted"]')->getAttribute('value'))->toBe('11');
         $this->server(true);
         $this->waitFor(fn () => $this->text('[data-status]') === 'everything saved' ?: null, 'it to be sent');
-        expect(inLine($this, 'copper-kettle', '.line-sow'))->toContain('for 11');
+        expect(inLine($this, 'copper-kettle', '[data-part="line-sow"]'))->toContain('for 11');
         $this->server(false);
         $this->type('copper-kettle.wanted', '13');
         $this->waitFor(fn () => str_contains($this->text('[data-status]'), 'is kept here') ?: null, 'the strip to say so again');
@@ -152,13 +152,13 @@ it('keeps what is typed while the server is away, also over a reload, and sends 
         $this->server(true);
     }
     $this->browser->navigate()->refresh();
-    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '.line-sow'), 'for 13') ?: null, 'it to be sent after a reload');
+    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '[data-part="line-sow"]'), 'for 13') ?: null, 'it to be sent after a reload');
 });
 
 it('works 360 and 390 wide and in both themes without serious accessibility findings', function (int $width, int $height) {
     $this->visit($this->path(), $width, $height);
     $this->click('[data-open="ink-pot"]');
-    $this->find('.choices.lots');
+    $this->find('[data-part="lots"]');
     expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
     $this->otherTheme();
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
@@ -167,6 +167,6 @@ it('works 360 and 390 wide and in both themes without serious accessibility find
 it('is edited on a phone', function () {
     $this->visit($this->path(), 390, 844);
     $this->type('ink-pot.wanted', '5');
-    $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '.line-sow'), 'for 5') ?: null, 'five to be saved');
-    expect($this->text('.till-moved'))->toContain('wanted, Ink Pot');
+    $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '[data-part="line-sow"]'), 'for 5') ?: null, 'five to be saved');
+    expect($this->text('[data-part="till-moved"]'))->toContain('wanted, Ink Pot');
 });

@@ -17,7 +17,7 @@ it('changes the lamp\'s hours, sees the cost move on the till, and finds it agai
     $this->type('led.hours_per_day', '4');
     $this->waitFor(fn () => $this->text('[data-figure="per_finished"]') !== $before, 'the till to move');
     $after = $this->text('[data-figure="per_finished"]');
-    expect($after)->toBe(coreSays($this))->and($this->text('.till-moved'))->toContain('lamp hours');
+    expect($after)->toBe(coreSays($this))->and($this->text('[data-part="till-moved"]'))->toContain('lamp hours');
     $this->browser->navigate()->refresh();
     expect($this->text('[data-figure="per_finished"]'))->toBe($after)
         ->and($this->find('input[name="led.hours_per_day"]')->getAttribute('value'))->toBe('4');
@@ -38,10 +38,10 @@ it('opens the working of an amount by keyboard, and changes a number right there
     $this->visit($this->seedling);
     $this->find('[data-head="seed"]')->sendKeys(WebDriverKeys::ENTER);
     $this->waitFor(fn () => str_contains($this->text('.ant-drawer'), 'packet') ?: null, 'the working of the seed');
-    $before = $this->text('.working-value');
+    $before = $this->text('[data-part="working-value"]');
     $this->type('seed_lots.tom-copper.packet_price', '7.90');
-    $this->waitFor(fn () => $this->text('.working-value') !== $before ?: null, 'the working to follow');
-    expect($this->text('.working'))->toContain('from you')->and(coreSays($this))->toBe($this->text('[data-figure="per_finished"]'));
+    $this->waitFor(fn () => $this->text('[data-part="working-value"]') !== $before ?: null, 'the working to follow');
+    expect($this->text('[data-part="working"]'))->toContain('from you')->and(coreSays($this))->toBe($this->text('[data-figure="per_finished"]'));
 });
 
 it('works on a phone, in both themes, without serious accessibility findings', function (int $width, int $height) {

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Docs\CoreFile;
+use App\Docs\FieldsFile;
 use App\Docs\OpenApiFile;
 use Opis\JsonSchema\Validator;
 
@@ -12,6 +14,11 @@ it('has a description of the API that is current, and types made from it', funct
     exec('cd '.escapeshellarg(base_path()).' && npx --no-install openapi-typescript docs/openapi.json -o '.escapeshellarg($made).' --default-non-nullable false 2>&1', $said, $code);
     expect($code)->toBe(0, implode("\n", $said))->and(file_get_contents($made))->toBe(file_get_contents($types), 'run bin/docs');
     unlink($made);
+});
+
+it('gives the front end its fields\' bounds, heads, currencies and units as the core has them', function () {
+    expect(file_get_contents(base_path('web/src/api/fields.generated.ts')))->toBe(FieldsFile::text(), 'run bin/docs')
+        ->and(file_get_contents(base_path('web/src/api/core.generated.ts')))->toBe(CoreFile::text(), 'run bin/docs');
 });
 
 it('shows it as a page and as a file', function () {

@@ -99,6 +99,14 @@ it('repeats a crop in rounds', function () {
     $this->postJson("/api/seasons/{$season->id}/crops/nothing/rounds", ['every_days' => 7, 'times' => 3])->assertNotFound();
 });
 
+it('puts a fresh packet beside the one in the drawer', function () {
+    [$user, $season] = gardener();
+    $lots = array_column($this->actingAs($user)->postJson("/api/seasons/{$season->id}/lots", ['like' => 'tom-sauce'])->assertOk()->json('season.seed_lots'), null, 'id');
+    $old = collect($season->document->seed_lots)->firstWhere('id', 'tom-sauce');
+    expect($lots['tom-sauce-fresh'])->toMatchArray(['packed_for' => 2027, 'packets_owned' => 0, 'test' => null, 'species' => $old->species, 'variety' => $old->variety]);
+    $this->postJson("/api/seasons/{$season->id}/lots", ['like' => 'none'])->assertNotFound();
+});
+
 it('costs the other ways of a crop, with the cautions that go with it', function () {
     [$user, $season] = gardener();
     $choices = $this->actingAs($user)->getJson("/api/seasons/{$season->id}/setups/bench/crops/red-whistle/choices")->assertOk()->json();

@@ -5,9 +5,15 @@ import { npv } from 'financial';
 import jstat from 'jstat';
 
 const functions = {
-  binomialCdf: binomial.cdf, binomialPmf: binomial.pmf, binomialQuantile: binomial.quantile,
-  normalCdf: normal.cdf, normalQuantile: normal.quantile,
-  betaCdf: jstat.beta.cdf, betaInv: jstat.beta.inv, jstatNormalInv: jstat.normal.inv, npv,
+    binomialCdf: binomial.cdf,
+    binomialPmf: binomial.pmf,
+    binomialQuantile: binomial.quantile,
+    normalCdf: normal.cdf,
+    normalQuantile: normal.quantile,
+    betaCdf: jstat.beta.cdf,
+    betaInv: jstat.beta.inv,
+    jstatNormalInv: jstat.normal.inv,
+    npv,
 };
 let text = '';
 for await (const chunk of process.stdin) text += chunk;

@@ -11,6 +11,7 @@
 </head>
 <body>
   <div id="app"></div>
+  <div id="overlays"></div>
   <noscript>Jolly Penny needs JavaScript.</noscript>
 </body>
 </html>

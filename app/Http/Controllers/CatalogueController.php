@@ -8,6 +8,7 @@ use App\Http\Json;
 use Illuminate\Http\JsonResponse;
 use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Cautions\Caution;
+use JollyPenny\Core\Units\Currency;
 use OpenApi\Attributes as OA;
 
 /** What ships with the application: species and ready-made set-ups to pick from, and the cautions. */
@@ -25,6 +26,7 @@ final class CatalogueController
         }
 
         return Json::of(['species' => array_values($catalogue->species()), 'schools' => $schools,
+            'currencies' => Currency::all(),
             'setups' => array_map(fn (array $setup): array => ['id' => $setup['id'], 'name' => $setup['name']], array_values($catalogue->setups()))])
             ->setPublic()->setMaxAge(self::A_DAY);
     }

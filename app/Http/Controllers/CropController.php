@@ -64,6 +64,24 @@ final class CropController
         return $this->state->answer($kept, $input['setup'] ?? null, ['unknown' => array_map(fn (PastedLine $line): string => $line->text, $unknown)]);
     }
 
+    #[OA\Post(path: '/api/seasons/{season}/lots', operationId: 'addPacket', summary: 'A fresh packet of the same, beside the one in the drawer', tags: ['Grow list'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewPacket'))]
+    #[OA\Response(response: 200, description: 'The season', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    public function packet(Request $request, int $season): JsonResponse
+    {
+        $input = $request->validate(['like' => ['required', 'string'], 'setup' => ['nullable', 'string']]);
+        $kept = $this->editor->edit($this->gardener->season($season)->id, 'another packet', function (stdClass $document) use ($input): array {
+            $draft = new SeasonDraft($document);
+            $lot = array_column($draft->rows('seed_lots'), null, 'id')[$input['like']] ?? throw new NotFoundHttpException;
+            (new GrowList($draft))->addFreshPacket($lot);
+
+            return $draft->edits();
+        });
+
+        return $this->state->answer($kept, $input['setup'] ?? null);
+    }
+
     #[OA\Post(path: '/api/seasons/{season}/crops/{crop}/rounds', operationId: 'addRounds', summary: 'Sow again every so many days, so many times', tags: ['Grow list'])]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'crop', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]

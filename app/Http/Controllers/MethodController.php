@@ -94,6 +94,7 @@ final class MethodController
             throw new NotFoundHttpException;
         }
 
-        return Json::of(['crop' => $crop, 'stages' => $crop === null ? [] : (new MethodGrowth($kept->file))->of($row, $method, $crop)]);
+        return Json::of(['crop' => $crop, 'stages' => $crop === null ? [] : (new MethodGrowth($kept->file))->of($row, $method, $crop),
+            'used_by' => MethodGrowth::usedBy($kept->file, $method)]);
     }
 }

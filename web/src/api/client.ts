@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { connection } from './connection';
 import type { paths } from './schema.generated';
 import type { Problem } from './types';
 
@@ -14,9 +15,18 @@ export class Refusal extends Error {
   }
 }
 
-const AWAY: Problem = { type: 'about:blank', title: 'No answer', status: 0, detail: 'The server does not answer. What you typed is kept here and sent when it is back.' };
+const AWAY: Problem = {
+  type: 'about:blank',
+  title: 'No answer',
+  status: 0,
+  detail: 'The server does not answer. What you typed is kept here and sent when it is back.',
+};
 
-const cookie = (name: string): string | undefined => document.cookie.split('; ').find((pair) => pair.startsWith(`${name}=`))?.slice(name.length + 1);
+const cookie = (name: string): string | undefined =>
+  document.cookie
+    .split('; ')
+    .find((pair) => pair.startsWith(`${name}=`))
+    ?.slice(name.length + 1);
 
 function withToken(request: Request): Request {
   const token = cookie('XSRF-TOKEN');
@@ -38,7 +48,11 @@ client.use({ onError: () => new Refusal(AWAY) });
 
 export { client };
 
-interface Answer<T> { data?: T; error?: unknown; response: Response }
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
 
 /** What was asked for, or a refusal. */
 export async function answered<T>(asked: Promise<Answer<T>>): Promise<T> {
@@ -46,12 +60,28 @@ export async function answered<T>(asked: Promise<Answer<T>>): Promise<T> {
   try {
     answer = await asked;
   } catch (error) {
+    connection.lost();
     throw error instanceof Refusal ? error : new Refusal(AWAY);
   }
-  if (answer.response.ok) return answer.data as T;
+  if (answer.response.ok) {
+    connection.found();
+    return answer.data as T;
+  }
   const said = answer.error;
-  const problem = said !== null && typeof said === 'object' && 'detail' in said ? said as Problem : { ...AWAY, status: answer.response.status };
-  throw new Refusal(problem);
+  const problem =
+    said !== null && typeof said === 'object' && 'detail' in said
+      ? (said as Problem)
+      : { ...AWAY, status: answer.response.status };
+  const refusal = new Refusal(problem);
+  if (refusal.away) connection.lost();
+  throw refusal;
 }
+
+/** What it would have said had it been asked. */
+export const awayRefusal = (): Refusal => new Refusal(AWAY);
+
+/** Worth asking again by itself: nobody is there, or too much was asked at once. */
+export const worthRetrying = (error: unknown): boolean =>
+  error instanceof Refusal && (error.away || error.problem.status === 429);
 
 export const words = (error: unknown): string => (error instanceof Refusal ? error.message : 'That did not work. Try again.');

@@ -229,6 +229,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A fresh packet of the same, beside the one in the drawer */
+        post: operations["addPacket"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/crops/{crop}/rounds": {
         parameters: {
             query?: never;
@@ -1562,6 +1579,15 @@ export interface components {
             caution: string | null;
             source: string;
         };
+        /**
+         * @description Currencies: how many decimals (ISO 4217, the exceptions from memory: ICU's own differ for a few that have lost their small
+         *     coins), and their signs and names in English (ICU).
+         */
+        Currency: {
+            code: string;
+            name: string;
+            sign: string;
+        };
         /** @description Set-ups side by side: what each cannot supply, each crop's cheapest way, and the advice. *\/ */
         Comparison: {
             /** @description price of one plant of the list at the nursery */
@@ -1663,6 +1689,8 @@ export interface components {
             /** @description null for what all crops share */
             crop: string | null;
             words: string;
+            /** @description on a day on which one is away */
+            away: boolean;
         };
         /** @enum {string} */
         TaskKind: "chill" | "wash" | "soak" | "sow" | "drain" | "first_look" | "last_resow" | "cover_off" | "mat_off" | "stage" | "feed" | "plant_out" | "buy";
@@ -1769,6 +1797,7 @@ export interface components {
                 hours: number | null;
                 sites: number | null;
             }[];
+            used_by: string[];
         };
         Calendar: {
             tasks: components["schemas"]["Task"][];
@@ -1837,6 +1866,10 @@ export interface components {
             wanted?: number;
             setup?: string | null;
         };
+        NewPacket: {
+            like: string;
+            setup?: string | null;
+        };
         Rounds: {
             every_days: number;
             times: number;
@@ -1864,6 +1897,7 @@ export interface components {
             schools: {
                 [key: string]: string;
             };
+            currencies: components["schemas"]["Currency"][];
             setups: {
                 id: string;
                 name: string;
@@ -2383,6 +2417,32 @@ export interface operations {
                 };
             };
             422: components["responses"]["Faults"];
+        };
+    };
+    addPacket: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPacket"];
+            };
+        };
+        responses: {
+            /** @description The season */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonState"];
+                };
+            };
         };
     };
     addRounds: {

@@ -1,6 +1,8 @@
+import { clsx } from 'clsx';
 import { memo, useId, type KeyboardEvent } from 'react';
 import { useDraft, type Parsed } from './useDraft';
 import { moveInGrid } from './moveInGrid';
+import s from './edit.module.css';
 
 interface Props<T> {
   label: string;
@@ -11,7 +13,6 @@ interface Props<T> {
   parse: (typed: string) => Parsed<T>;
   save: (value: T) => Promise<unknown>;
   className?: string;
-  width?: number;
   inputMode?: 'decimal' | 'text';
 }
 
@@ -21,7 +22,7 @@ const atEdge = (input: HTMLInputElement, forward: boolean): boolean => {
 };
 
 /** A figure in a line of a list: type over it; Enter and the arrows save and go on, Escape brings the old one back. */
-function CellField<T>({ label, name, column, value, show, parse, save, className = '', width, inputMode = 'text' }: Props<T>) {
+function CellField<T>({ label, name, column, value, show, parse, save, className = '', inputMode = 'text' }: Props<T>) {
   const id = useId();
   const draft = useDraft(value, show, parse, save);
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
@@ -38,17 +39,35 @@ function CellField<T>({ label, name, column, value, show, parse, save, className
     else if (event.key === 'ArrowLeft' && atEdge(input, false)) go(0, -1);
   };
   return (
-    <span className="cell">
+    <span className={s.cell}>
       <input
-        name={name} aria-label={label} className={`cell-input ${className}`} data-column={column} inputMode={inputMode} autoComplete="off"
-        value={draft.text} data-typed={draft.changed ? 'yes' : undefined} style={{ width: width === undefined ? `${Math.min(28, Math.max(1, draft.text.length) + 0.6)}ch` : width }}
-        aria-invalid={draft.why !== null} aria-describedby={draft.why === null ? undefined : `${id}-why`}
-        onFocus={(event) => event.target.select()} onClick={(event) => draft.changed || event.currentTarget.select()} onChange={(event) => draft.type(event.target.value)}
-        onBlur={() => void draft.commit()} onKeyDown={onKeyDown}
+        name={name}
+        aria-label={label}
+        className={clsx(s.cellInput, className)}
+        data-column={column}
+        inputMode={inputMode}
+        autoComplete="off"
+        value={draft.text}
+        data-typed={draft.changed ? 'yes' : undefined}
+        style={{ ['--letters' as string]: Math.min(28, Math.max(1, draft.text.length)) }}
+        aria-invalid={draft.why !== null}
+        aria-describedby={draft.why === null ? undefined : `${id}-why`}
+        onFocus={(event) => event.target.select()}
+        onClick={(event) => draft.changed || event.currentTarget.select()}
+        onChange={(event) => draft.type(event.target.value)}
+        onBlur={() => void draft.commit()}
+        onKeyDown={onKeyDown}
       />
-      {draft.why !== null && <span className="cell-why" id={`${id}-why`} role="alert">{draft.why} Until then {show(value)} stays.</span>}
+      {draft.why !== null && (
+        <span className={s.cellWhy} id={`${id}-why`} role="alert">
+          {draft.why} Until then {show(value)} stays.
+        </span>
+      )}
     </span>
   );
 }
 
-export const Cell = memo(CellField, (a, b) => a.value === b.value && a.label === b.label && a.className === b.className && a.name === b.name) as typeof CellField;
+export const Cell = memo(
+  CellField,
+  (a, b) => a.value === b.value && a.label === b.label && a.className === b.className && a.name === b.name,
+) as typeof CellField;

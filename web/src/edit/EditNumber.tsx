@@ -1,9 +1,25 @@
+import { FIELDS, type FieldName } from '../api/fields.generated';
+import { boundsOf } from './bounds';
 import { EditText, type EditProps } from './EditText';
 import { parseNumber, showNumber, type Bounds } from './numbers';
 
-interface Props extends Omit<EditProps<number>, 'parse' | 'show' | 'inputMode'> { bounds: Bounds }
+type Base = Omit<EditProps<number>, 'parse' | 'show' | 'inputMode'>;
 
-/** A number edited where it stands. */
-export function EditNumber({ bounds, ...props }: Props) {
+/** A number of the season edited where it stands; its bounds are the season file's. A share is shown and typed "of 100". */
+export function EditNumber({ field, share = false, value, save, ...props }: Base & { field: FieldName; share?: boolean }) {
+  const times = share ? 100 : 1;
+  return (
+    <EditBounded
+      {...props}
+      hint={FIELDS[field].words}
+      value={value * times}
+      save={(typed) => save(typed / times)}
+      bounds={boundsOf(field, times)}
+    />
+  );
+}
+
+/** A number that is not the season's, within bounds of its own. */
+export function EditBounded({ bounds, ...props }: Base & { bounds: Bounds }) {
   return <EditText<number> {...props} inputMode="decimal" show={showNumber} parse={(typed) => parseNumber(typed, bounds)} />;
 }

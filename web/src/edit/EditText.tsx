@@ -1,6 +1,8 @@
+import { clsx } from 'clsx';
 import { Input } from 'antd';
 import { useId } from 'react';
 import { useDraft, type Parsed } from './useDraft';
+import s from './edit.module.css';
 
 export interface EditProps<T> {
   label: string;
@@ -13,20 +15,46 @@ export interface EditProps<T> {
   after?: string;
   inputMode?: 'decimal' | 'text';
   type?: 'text' | 'date';
+  /** Only the field: its label is for screen readers. */
+  bare?: boolean;
+  hint?: string;
 }
 
 /** A value edited where it stands: Enter or leaving the field saves it, Escape brings the last good value back. */
-export function EditText<T>({ label, value, name, show, parse, save, before, after, inputMode = 'text', type = 'text' }: EditProps<T>) {
+export function EditText<T>({
+  label,
+  value,
+  name,
+  show,
+  parse,
+  save,
+  before,
+  after,
+  inputMode = 'text',
+  type = 'text',
+  bare = false,
+  hint,
+}: EditProps<T>) {
   const id = useId();
   const draft = useDraft(value, show, parse, save);
   return (
-    <div className="edit">
+    <div className={clsx(s.edit, bare ? s.editBare : undefined)} title={hint}>
       <label htmlFor={id}>{label}</label>
-      <span className="edit-value">
+      <span className={s.editValue}>
         <Input
-          id={id} name={name} type={type} inputMode={inputMode} autoComplete="off" variant="underlined" prefix={before} suffix={after}
-          value={draft.text} data-typed={draft.changed ? 'yes' : undefined} status={draft.why === null ? '' : 'error'}
-          aria-invalid={draft.why !== null} aria-describedby={draft.why === null ? undefined : `${id}-why`}
+          id={id}
+          name={name}
+          type={type}
+          inputMode={inputMode}
+          autoComplete="off"
+          variant="underlined"
+          prefix={before}
+          suffix={after}
+          value={draft.text}
+          data-typed={draft.changed ? 'yes' : undefined}
+          status={draft.why === null ? '' : 'error'}
+          aria-invalid={draft.why !== null}
+          aria-describedby={draft.why === null ? undefined : `${id}-why`}
           onFocus={(event) => event.target.select()}
           onChange={(event) => draft.type(event.target.value)}
           onBlur={() => void draft.commit()}
@@ -36,7 +64,11 @@ export function EditText<T>({ label, value, name, show, parse, save, before, aft
           }}
         />
       </span>
-      {draft.why !== null && <p className="edit-why" id={`${id}-why`} role="alert">{draft.why} Until then {show(value) || 'nothing'} stays.</p>}
+      {draft.why !== null && (
+        <p className="edit-why" id={`${id}-why`} role="alert">
+          {draft.why} Until then {show(value) || 'nothing'} stays.
+        </p>
+      )}
     </div>
   );
 }

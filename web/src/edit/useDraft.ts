@@ -15,49 +15,65 @@ export interface Draft {
 
 /**
  * What is typed into a field until it is saved. What cannot be used stays in the field with what to do; the last good value
- * stays saved.
+ * stays saved. A new value may be typed and confirmed while an earlier one is still on its way.
  */
-export function useDraft<T>(value: T, show: (value: T) => string, parse: (typed: string) => Parsed<T>, save: (value: T) => Promise<unknown>): Draft {
+export function useDraft<T>(
+  value: T,
+  show: (value: T) => string,
+  parse: (typed: string) => Parsed<T>,
+  save: (value: T) => Promise<unknown>,
+): Draft {
   const [typed, setTyped] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
-  /** The value that was there when the typing began. */
-  const [base, setBase] = useState(value);
-  const sending = useRef(false);
+  /** What the field shows was read here by the last event, whatever has been drawn meanwhile. */
+  const latest = useRef<string | null>(null);
+  /** The values this field may find there without anybody else having changed it: the one there when the typing began, and its own. */
+  const expected = useRef<string[]>([]);
+
+  const hold = (text: string | null) => {
+    latest.current = text;
+    setTyped(text);
+  };
   const reset = () => {
-    setTyped(null);
+    hold(null);
+    setWhy(null);
+  };
+  const type = (text: string) => {
+    if (latest.current === null) expected.current.push(show(value));
+    hold(text);
     setWhy(null);
   };
   const commit = async (): Promise<boolean> => {
-    if (typed === null || sending.current) return typed === null;
-    const parsed = parse(typed);
+    const text = latest.current;
+    if (text === null) return true;
+    const parsed = parse(text);
     if (!parsed.ok) {
       setWhy(parsed.why);
       return false;
     }
-    if (show(parsed.value) === show(value)) {
+    const [next, now] = [show(parsed.value), show(value)];
+    if (next === now) {
       reset();
       return true;
     }
-    if (show(base) !== show(value)) {
-      setWhy(`Meanwhile it was changed to ${show(value) || 'nothing'} elsewhere. Press Enter to use yours, Escape to keep that.`);
-      setBase(value);
+    if (!expected.current.includes(now)) {
+      expected.current = [now];
+      setWhy(`Meanwhile it was changed to ${now || 'nothing'} elsewhere. Press Enter to use yours, Escape to keep that.`);
       return false;
     }
-    sending.current = true;
+    expected.current = [now, next];
+    // The new value shows at once from what is on its way; the field lets go of its own.
+    const saved = save(parsed.value);
+    reset();
     try {
-      // The new value shows at once from what is on its way; the field lets go of its own.
-      const saved = save(parsed.value);
-      setTyped(null);
-      setWhy(null);
       await saved;
       return true;
     } catch (error) {
-      setTyped(typed);
+      // What has been typed since stays.
+      if (latest.current === null) hold(text);
       setWhy(error instanceof Refusal ? error.message : 'This was not saved. Try again.');
       return false;
-    } finally {
-      sending.current = false;
     }
   };
-  return { text: typed ?? show(value), why, changed: typed !== null, type: (text) => { if (typed === null) setBase(value); setTyped(text); setWhy(null); }, commit, reset };
+  return { text: typed ?? show(value), why, changed: typed !== null, type, commit, reset };
 }

@@ -1,14 +1,19 @@
 import { Button, Modal } from 'antd';
+import { useSyncExternalStore } from 'react';
 import { at } from './document';
-import { useSnapshot, useStore } from './SeasonContext';
+import { overlays } from '../shell/overlays';
+import { conflicts } from './conflicts';
+import { useSnapshot } from './SeasonContext';
 import type { Path, Season } from '../api/types';
+import s from './season.module.css';
 
 const human = (key: string | number): string => (typeof key === 'number' ? `stage ${key + 1}` : key.replaceAll('_', ' '));
 
 /** A path of the season in words: "LED shop light, hours per day". */
 export function pathWords(season: Season | null, path: Path): string {
-  const row = path.length > 1 ? at(season, path.slice(0, 2)) as { name?: string; variety?: string; lot?: string } | undefined : undefined;
-  const lot = row?.lot === undefined ? undefined : at(season, ['seed_lots', row.lot]) as { variety?: string } | undefined;
+  const row =
+    path.length > 1 ? (at(season, path.slice(0, 2)) as { name?: string; variety?: string; lot?: string } | undefined) : undefined;
+  const lot = row?.lot === undefined ? undefined : (at(season, ['seed_lots', row.lot]) as { variety?: string } | undefined);
   const name = row?.name ?? row?.variety ?? lot?.variety ?? (path.length > 1 ? String(path[1]) : null);
   return name === null ? human(path[0] ?? '') : [name, ...path.slice(2).map(human)].join(', ');
 }
@@ -21,22 +26,41 @@ function valueWords(value: unknown): string {
 
 /** Two windows changed the same: both values, and the choice. */
 export function ConflictDialog() {
-  const store = useStore();
-  const { conflict, season } = useSnapshot();
+  const { season } = useSnapshot();
+  const asked = useSyncExternalStore(conflicts.subscribe, conflicts.get);
   return (
-    <Modal open={conflict !== null} title="Changed in another window" closable={false} keyboard={false}
+    <Modal
+      open={asked !== null}
+      title="Changed in another window"
+      closable={false}
+      keyboard={false}
+      getContainer={overlays}
       footer={[
-        <Button key="theirs" onClick={() => void store.choose(false)}>Keep the other window’s</Button>,
-        <Button key="mine" type="primary" onClick={() => void store.choose(true)}>Use mine</Button>,
-      ]}>
+        <Button key="theirs" onClick={() => asked?.choose(false)}>
+          Keep the other window’s
+        </Button>,
+        <Button key="mine" type="primary" onClick={() => asked?.choose(true)}>
+          Use mine
+        </Button>,
+      ]}
+    >
       <p>While this window was open, another one changed the same. Nothing has been overwritten.</p>
-      <table className="conflict">
-        <thead><tr><th scope="col">What</th><th scope="col">It was</th><th scope="col">The other window</th><th scope="col">Yours</th></tr></thead>
+      <table className={s.conflict} data-part="conflict">
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">It was</th>
+            <th scope="col">The other window</th>
+            <th scope="col">Yours</th>
+          </tr>
+        </thead>
         <tbody>
-          {conflict?.conflicts.map((one) => (
+          {asked?.conflicts.map((one) => (
             <tr key={JSON.stringify(one.path)}>
               <th scope="row">{pathWords(season, one.path)}</th>
-              <td className="mono">{valueWords(one.was)}</td><td className="mono">{valueWords(one.theirs)}</td><td className="mono">{valueWords(one.yours)}</td>
+              <td className="mono">{valueWords(one.was)}</td>
+              <td className="mono">{valueWords(one.theirs)}</td>
+              <td className="mono">{valueWords(one.yours)}</td>
             </tr>
           ))}
         </tbody>

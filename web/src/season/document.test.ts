@@ -1,7 +1,15 @@
 import { expect, it } from 'vitest';
 import { at, put } from './document';
 
-const season = { name: 'A', lights: [{ id: 'led', hours: 16 }, { id: 'tube', hours: 12 }], methods: [{ id: 'm', stages: [{ days: 3 }, { days: 5 }] }], setups: [{ id: 's', overrides: { a: 'm' } }] };
+const season = {
+  name: 'A',
+  lights: [
+    { id: 'led', hours: 16 },
+    { id: 'tube', hours: 12 },
+  ],
+  methods: [{ id: 'm', stages: [{ days: 3 }, { days: 5 }] }],
+  setups: [{ id: 's', overrides: { a: 'm' } }],
+};
 
 it('finds a value by the ids of its rows', () => {
   expect(at(season, ['lights', 'tube', 'hours'])).toBe(12);

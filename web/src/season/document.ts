@@ -3,7 +3,9 @@ import type { Path } from '../api/types';
 type Row = { id?: string };
 
 const indexOf = (list: unknown[], key: string | number): number =>
-  list.findIndex((row, index) => (row !== null && typeof row === 'object' && 'id' in row ? (row as Row).id === key : index === key));
+  list.findIndex((row, index) =>
+    row !== null && typeof row === 'object' && 'id' in row ? (row as Row).id === key : index === key,
+  );
 
 /** The value at a path of the season: list rows by their id. */
 export function at(root: unknown, path: Path): unknown {

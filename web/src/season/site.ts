@@ -1,14 +1,21 @@
 import type { Container, Crop, CropResult, Method, Season, SeedLot, Species } from '../api/types';
 
 /** Everything a line of the list speaks of. */
-export interface LineFacts { lot: SeedLot; species: Species | undefined; method: Method | undefined; site: string }
+export interface LineFacts {
+  lot: SeedLot;
+  species: Species | undefined;
+  method: Method | undefined;
+  site: string;
+  /** The method, or "nursery", by which the set-up goes about it, whether that works or not. */
+  raised: string;
+}
 
 /** What one site of a method is called: a cell, a pot, a station in the bed. */
 export function siteName(method: Method | undefined, containers: Map<string, Container>): string {
   const container = containers.get(method?.stages[0]?.container ?? '');
   if (container === undefined) return 'station';
   const named = ['block', 'pellet', 'jug', 'tube'].find((word) => container.name.toLowerCase().includes(word));
-  return container.sites_per_unit > 1 ? 'cell' : named ?? 'pot';
+  return container.sites_per_unit > 1 ? 'cell' : (named ?? 'pot');
 }
 
 /** Rows by id, looked up once for a whole list. */
@@ -20,6 +27,14 @@ export function factsOf(season: Season) {
   return (crop: Crop, result: CropResult | undefined): LineFacts | null => {
     const lot = lots.get(crop.lot);
     const method = methods.get(result?.method ?? '');
-    return lot === undefined ? null : { lot, species: species.get(lot.species), method, site: siteName(method, containers) };
+    return lot === undefined || result === undefined
+      ? null
+      : { lot, species: species.get(lot.species), method, site: siteName(method, containers), raised: result.method };
   };
 }
+
+/** What people call a crop: its variety. */
+export const varietyOf = (season: Season, crop: string): string => {
+  const lot = season.crops.find(({ id }) => id === crop)?.lot;
+  return season.seed_lots.find(({ id }) => id === lot)?.variety ?? crop;
+};

@@ -6,16 +6,26 @@ import { GrowListScreen } from '../screens/growlist/GrowListScreen';
 import { SeedlingScreen } from '../screens/seedling/SeedlingScreen';
 import { useSeasons } from '../screens/seasons/useSeasons';
 import { words } from '../api/client';
-import { nonce } from './nonce';
+import { nonce } from '../api/nonce';
 import { TopBar } from './TopBar';
 import { themeFor } from '../theme/tokens';
 import { useScheme } from '../theme/useScheme';
 
-const SeasonsScreen = lazy(() => import('../screens/seasons/SeasonsScreen').then((module) => ({ default: module.SeasonsScreen })));
-const CompareScreen = lazy(() => import('../screens/compare/CompareScreen').then((module) => ({ default: module.CompareScreen })));
-const CalendarScreen = lazy(() => import('../screens/calendar/CalendarScreen').then((module) => ({ default: module.CalendarScreen })));
-const MethodsScreen = lazy(() => import('../screens/methods/MethodsScreen').then((module) => ({ default: module.MethodsScreen })));
-const CautionsScreen = lazy(() => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })));
+const SeasonsScreen = lazy(() =>
+  import('../screens/seasons/SeasonsScreen').then((module) => ({ default: module.SeasonsScreen })),
+);
+const CompareScreen = lazy(() =>
+  import('../screens/compare/CompareScreen').then((module) => ({ default: module.CompareScreen })),
+);
+const CalendarScreen = lazy(() =>
+  import('../screens/calendar/CalendarScreen').then((module) => ({ default: module.CalendarScreen })),
+);
+const MethodsScreen = lazy(() =>
+  import('../screens/methods/MethodsScreen').then((module) => ({ default: module.MethodsScreen })),
+);
+const CautionsScreen = lazy(() =>
+  import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
+);
 const account = () => import('../screens/account/AccountScreens');
 const AccountScreen = lazy(() => account().then((module) => ({ default: module.AccountScreen })));
 const SignInScreen = lazy(() => account().then((module) => ({ default: module.SignInScreen })));
@@ -45,7 +55,17 @@ export function App() {
               <Route path="/sign-in" element={<SignInScreen />} />
               <Route path="/forgotten" element={<ForgottenScreen />} />
               <Route path="/new-password" element={<NewPasswordScreen />} />
-              <Route path="*" element={<main className="work"><h1>There is no such page</h1><p><a href="/">Your garden</a></p></main>} />
+              <Route
+                path="*"
+                element={
+                  <main className="work">
+                    <h1>There is no such page</h1>
+                    <p>
+                      <a href="/">Your garden</a>
+                    </p>
+                  </main>
+                }
+              />
             </Route>
           </Routes>
         </Suspense>
@@ -54,22 +74,47 @@ export function App() {
   );
 }
 
-interface FrameProps { scheme: 'light' | 'dark'; toggle: () => void }
+interface FrameProps {
+  scheme: 'light' | 'dark';
+  toggle: () => void;
+}
 
 function SeasonFrame(props: FrameProps) {
   const id = Number(useParams().season);
-  return <SeasonProvider key={id} id={id}><TopBar {...props} season={id} /><Outlet /></SeasonProvider>;
+  return (
+    <SeasonProvider key={id} id={id}>
+      <TopBar {...props} season={id} />
+      <Outlet />
+    </SeasonProvider>
+  );
 }
 
 function PlainFrame(props: FrameProps) {
-  return <><TopBar {...props} season={null} /><Outlet /></>;
+  return (
+    <>
+      <TopBar {...props} season={null} />
+      <Outlet />
+    </>
+  );
 }
 
 /** The start page: the season changed last. */
 function LastSeason() {
   const { data, error } = useSeasons();
-  if (error) return <main className="work"><p role="alert">{words(error)} <a href="/">Try again</a></p></main>;
-  if (!data) return <main className="work" aria-busy="true"><p className="quiet">Fetching your season…</p></main>;
+  if (error)
+    return (
+      <main className="work">
+        <p role="alert">
+          {words(error)} <a href="/">Try again</a>
+        </p>
+      </main>
+    );
+  if (!data)
+    return (
+      <main className="work" aria-busy="true">
+        <p className="quiet">Fetching your season…</p>
+      </main>
+    );
   const season = data.seasons.find(({ archived }) => !archived);
   return <Navigate to={season ? `/seasons/${season.id}/${season.crops === 0 ? 'list' : 'compare'}` : '/seasons'} replace />;
 }

@@ -1,69 +1,144 @@
-import type { Till } from '../api/types';
-import type { LastChange } from '../season/SeasonStore';
+import { useSyncExternalStore } from 'react';
+import type { Till, TillMove } from '../api/types';
+import { refusals } from '../season/refusals';
 import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
-import { money, moneyChange } from '../words/money';
 import { useShortcut } from '../shell/useShortcut';
+import { money, moneyChange } from '../words/money';
+import { plural } from '../words/sowing';
+import s from './till.module.css';
 
-interface Props { till: Till; keepName: string; last: LastChange | null; explain: (figure: string) => void; where: string }
+/** What the last change did to the till; without figures where there is nothing to compare. */
+export interface Last {
+  label: string;
+  move: TillMove | undefined;
+}
+
+interface Props {
+  till: Till;
+  last: Last | null;
+  explain: (figure: string) => void;
+  where: string;
+}
+
+/** Moves smaller than these do not show in the figures. */
+const STILL = { coin: 5e-5, money: 5e-4, kwh: 0.05 };
 
 /** The strip of receipt that answers the one question, and says what the last change did to it. */
-export function TillStrip({ till, keepName, last, explain, where }: Props) {
-  const shown = useOnScreen();
-  const currency = shown?.season.currency ?? 'USD';
-  const moved = last !== null && last.before.per_finished !== null && last.after.per_finished !== null ? last.after.per_finished - last.before.per_finished : null;
-  const still = moved !== null && Math.abs(moved) < 5e-5;
-  const change = (key: 'nursery' | 'keep' | 'cash_now'): string | null => {
-    const [now, before] = [last?.after[key], last?.before[key]];
-    return now == null || before == null || Math.abs(now - before) < 0.0005 ? null : moneyChange(now - before, currency);
-  };
-  const kwh = last === null || Math.abs(last.after.kwh - last.before.kwh) < 0.05 ? null : `${last.after.kwh < last.before.kwh ? '−' : '+'}${Math.abs(last.after.kwh - last.before.kwh).toFixed(1)}`;
+export function TillStrip({ till, last, explain, where }: Props) {
+  const currency = useOnScreen()?.season.currency ?? 'USD';
+  const move = last?.move;
+  const change = (by: number | null | undefined): string | null =>
+    by == null || Math.abs(by) < STILL.money ? null : moneyChange(by, currency);
+  const kwh =
+    move === undefined || Math.abs(move.kwh) < STILL.kwh ? null : `${move.kwh < 0 ? '−' : '+'}${Math.abs(move.kwh).toFixed(1)}`;
   return (
-    <aside className="till" aria-label="What one finished seedling costs you">
+    <aside className={s.till} aria-label="What one finished seedling costs you">
       <dl>
-        <div className="till-lead">
+        <div className={s.tillLead}>
           <dt>One finished seedling</dt>
           <dd>
-            <button type="button" className="figure copper" data-figure="per_finished" onClick={() => explain('per_finished')}>{money(till.per_finished, currency, true)}</button>
-            <span className="till-moved" aria-live="polite">
-              {last !== null && <span className={moved === null || still ? '' : moved < 0 ? 'cheaper' : 'dearer'}>{moved === null || still ? '±0' : moneyChange(moved, currency)} {last.label}</span>}
+            <button type="button" className="figure copper" data-figure="per_finished" onClick={() => explain('per_finished')}>
+              {money(till.per_finished, currency, true)}
+            </button>
+            <span className={s.tillMoved} data-part="till-moved" aria-live="polite">
+              {last !== null && <Moved by={move?.per_finished ?? null} label={last.label} currency={currency} />}
             </span>
           </dd>
         </div>
-        <Figure name="At the nursery" moved={change('nursery')}>
-          <button type="button" className="figure" data-figure="nursery" onClick={() => explain('nursery_per_plant')}>{money(till.nursery, currency, true)}</button>
+        <Figure name="At the nursery" moved={null}>
+          <button type="button" className="figure" data-figure="nursery" onClick={() => explain('nursery_per_plant')}>
+            {money(till.nursery, currency, true)}
+          </button>
         </Figure>
-        <Figure name={till.keep !== null && till.keep < 0 ? 'You pay more' : keepName} moved={change('keep')}>
-          <button type="button" className="figure" data-figure="keep" onClick={() => explain('keep')}>{money(till.keep === null ? null : Math.abs(till.keep), currency)}</button>
+        <Figure name={till.keep !== null && till.keep < 0 ? 'You pay more' : 'You keep'} moved={change(move?.keep)}>
+          <button type="button" className="figure" data-figure="keep" onClick={() => explain('keep')}>
+            {money(till.keep === null ? null : Math.abs(till.keep), currency)}
+          </button>
         </Figure>
-        <Figure name="Cash now" moved={change('cash_now')}>
-          <button type="button" className="figure" data-figure="cash_now" onClick={() => explain('cash_now')}>{money(till.cash_now, currency)}</button>
+        <Figure name="Cash now" moved={change(move?.cash_now)}>
+          <button type="button" className="figure" data-figure="cash_now" onClick={() => explain('cash_now')}>
+            {money(till.cash_now, currency)}
+          </button>
         </Figure>
         <Figure name="Electricity" moved={kwh}>
-          <button type="button" className="figure" data-figure="kwh" onClick={() => explain('kwh')}>{till.kwh.toFixed(1)} kWh</button>
+          <button type="button" className="figure" data-figure="kwh" onClick={() => explain('kwh')}>
+            {till.kwh.toFixed(1)} kWh
+          </button>
         </Figure>
       </dl>
-      <div className="till-side"><span className="till-where">{where}</span><SavedOrNot /></div>
+      <div className={s.tillSide}>
+        <span className={s.tillWhere}>{where}</span>
+        <SavedOrNot />
+      </div>
+      <RefusedLine />
     </aside>
   );
 }
 
+function Moved({ by, label, currency }: { by: number | null; label: string; currency: string }) {
+  if (by === null || Math.abs(by) < STILL.coin) return <span>±0 {label}</span>;
+  return (
+    <span className={by < 0 ? 'cheaper' : 'dearer'}>
+      {moneyChange(by, currency)} {label}
+    </span>
+  );
+}
+
 function Figure({ name, moved, children }: { name: string; moved: string | null; children: React.ReactNode }) {
-  return <div><dt>{name}</dt><dd>{children}{moved !== null && <span className="till-moved">{moved}</span>}</dd></div>;
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>
+        {children}
+        {moved !== null && <span className={s.tillMoved}>{moved}</span>}
+      </dd>
+    </div>
+  );
+}
+
+/** What was refused and stands in no field. */
+function RefusedLine() {
+  const refused = useSyncExternalStore(refusals.subscribe, refusals.get);
+  if (refused === null) return null;
+  return (
+    <p className={s.tillRefused} role="alert" data-part="refused">
+      Not done, {refused.label}: {refused.why}{' '}
+      <button type="button" className="plain" onClick={refusals.dismiss}>
+        I see
+      </button>
+    </p>
+  );
 }
 
 /** Whether everything is saved, and the way back. */
 function SavedOrNot() {
   const store = useStore();
-  const { status, waiting, state } = useSnapshot();
-  const [undo, redo] = [state?.history.undo ?? null, state?.history.redo ?? null];
-  useShortcut('z', () => { if (undo !== null) void store.undo(); });
-  useShortcut('y', () => { if (redo !== null) void store.redo(); });
-  const said = status === 'away' ? `The server is away. ${waiting} ${waiting === 1 ? 'change is' : 'changes are'} kept here.` : waiting > 0 || status === 'saving' ? 'saving…' : 'everything saved';
+  const { status, waiting, entry } = useSnapshot();
+  const [undo, redo] = [entry?.history.undo ?? null, entry?.history.redo ?? null];
+  useShortcut('z', () => {
+    if (undo !== null) store.undo();
+  });
+  useShortcut('y', () => {
+    if (redo !== null) store.redo();
+  });
+  const kept =
+    waiting === 0 ? 'Nothing waits to be sent.' : `${waiting} ${plural(waiting, 'change is', 'changes are')} kept here.`;
+  const said = status === 'away' ? `The server is away. ${kept}` : status === 'saving' ? 'saving…' : 'everything saved';
   return (
-    <span className="till-saved">
-      {undo !== null && <button type="button" className="plain" data-action="undo" title={`Take back: ${undo} (Ctrl+Z)`} onClick={() => void store.undo()}>Undo</button>}
-      {redo !== null && <button type="button" className="plain" data-action="redo" title={`Again: ${redo} (Ctrl+Y)`} onClick={() => void store.redo()}>Redo</button>}
-      <span role="status" data-status={status} className={status === 'away' ? 'away' : ''}>{said}</span>
+    <span className={s.tillSaved}>
+      {undo !== null && (
+        <button type="button" className="plain" data-action="undo" title={`Take back: ${undo} (Ctrl+Z)`} onClick={store.undo}>
+          Undo
+        </button>
+      )}
+      {redo !== null && (
+        <button type="button" className="plain" data-action="redo" title={`Again: ${redo} (Ctrl+Y)`} onClick={store.redo}>
+          Redo
+        </button>
+      )}
+      <span role="status" data-status={status} className={status === 'away' ? s.away : undefined}>
+        {said}
+      </span>
     </span>
   );
 }

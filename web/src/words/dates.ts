@@ -4,10 +4,12 @@ const format = (date: string, options: Intl.DateTimeFormatOptions, us: boolean):
   new Intl.DateTimeFormat(us ? 'en-US' : 'en-GB', { ...options, timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
 
 /** "April 8" or "8 April": a day in the garden has no time zone. */
-export const day = (date: string | null | undefined, us = false): string => (date ? format(date, { day: 'numeric', month: 'long' }, us) : '');
+export const day = (date: string | null | undefined, us = false): string =>
+  date ? format(date, { day: 'numeric', month: 'long' }, us) : '';
 
 /** "Apr 8" or "8 Apr", where there is little room. */
-export const shortDay = (date: string | null | undefined, us = false): string => (date ? format(date, { day: 'numeric', month: 'short' }, us).replace(' ', '\u00a0') : '');
+export const shortDay = (date: string | null | undefined, us = false): string =>
+  date ? format(date, { day: 'numeric', month: 'short' }, us).replace(' ', '\u00a0') : '';
 
 /** "a week before the last frost", "on the last frost", "10 days after it". */
 export function fromFrost(days: number, frost: string): string {
@@ -18,5 +20,7 @@ export function fromFrost(days: number, frost: string): string {
   return `${length} ${days < 0 ? 'before' : 'after'} the ${frost}`;
 }
 
-export const isDate = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && new Date(`${text}T00:00:00Z`).getTime() % DAY === 0
-  && new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
+export const isDate = (text: string): boolean =>
+  /^\d{4}-\d{2}-\d{2}$/.test(text) &&
+  new Date(`${text}T00:00:00Z`).getTime() % DAY === 0 &&
+  new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);

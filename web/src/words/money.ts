@@ -1,12 +1,35 @@
+import { PLACES } from '../api/core.generated';
+
 /** Minor coins with a sign of their own. */
 const SMALL: Record<string, string> = { USD: '¢', CAD: '¢', AUD: '¢', NZD: '¢', EUR: 'c', GBP: 'p' };
+
+const places = (currency: string): number => (PLACES as Record<string, number>)[currency] ?? 2;
+
+const format = (currency: string, decimals: number): Intl.NumberFormat =>
+  new Intl.NumberFormat('en', {
+    style: 'currency',
+    currency,
+    currencyDisplay: 'narrowSymbol',
+    minimumFractionDigits: decimals,
+    maximumFractionDigits: decimals,
+  });
 
 /** Money to the penny; amounts too small for pennies to tell apart in coins and their tenths: $1.81, 69.1¢. */
 export function money(amount: number | null | undefined, currency: string, fine = false): string {
   if (amount === null || amount === undefined) return '–';
   const small = SMALL[currency];
   if (fine && small !== undefined && Math.abs(amount) < 0.9995) return `${(amount * 100).toFixed(1)}${small}`;
-  return new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).format(amount);
+  return format(currency, places(currency)).format(amount);
+}
+
+/** Money with no places where it is whole, as on a scale: $40, $2.50. */
+export const roundMoney = (amount: number, currency: string): string =>
+  format(currency, Number.isInteger(amount) ? 0 : places(currency)).format(amount);
+
+/** A coin of the penny stack: 2¢, $1, kr 0.02. A coin is never a part of the smallest there is. */
+export function coinMoney(amount: number, currency: string): string {
+  const small = SMALL[currency];
+  return small !== undefined && amount < 0.9995 ? `${Math.round(amount * 100)}${small}` : roundMoney(amount, currency);
 }
 
 /** A change with its sign: −1.6¢, +$2.10. */
@@ -15,6 +38,9 @@ export function moneyChange(amount: number, currency: string): string {
 }
 
 export function moneySign(currency: string): string {
-  return new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).formatToParts(0)
-    .find((part) => part.type === 'currency')?.value ?? currency;
+  return (
+    format(currency, 0)
+      .formatToParts(0)
+      .find((part) => part.type === 'currency')?.value ?? currency
+  );
 }

@@ -2,17 +2,28 @@ import { expect, it } from 'vitest';
 import type { CropLine, CropResult, Method } from '../api/types';
 import { certainty, sowingLine, sowingSentence, verdictWords } from './sowing';
 
-const crop = { grown: true, method: 'cells', warnings: [], seeds: 24, sites: 12, finished: 7.5255, p_enough: 0.99066, sow_on: '2027-04-08' } as unknown as CropResult;
+const crop = {
+  grown: true,
+  method: 'cells',
+  warnings: [],
+  seeds: 24,
+  sites: 12,
+  finished: 7.5255,
+  p_enough: 0.99066,
+  sow_on: '2027-04-08',
+} as unknown as CropResult;
 const method = { pattern: 'per_site', seeds_per_site: 2 } as Method;
 
 it('says how much to sow in plain words', () => {
   expect(sowingSentence(crop, method, 6, 'cell')).toBe(
-    'Sow 24 seeds, two to a cell, in 12 cells on 8 April; expect 7 or 8 plants, at least 6 with 99 % certainty.');
+    'Sow 24 seeds, two to a cell, in 12 cells on 8 April; expect 7 or 8 plants, at least 6 with 99 % certainty.',
+  );
 });
 
 it('says of many in one pot how many pots', () => {
-  expect(sowingSentence({ ...crop, seeds: 91, sites: 2 }, { ...method, pattern: 'community', seeds_per_site: 60 }, 60, 'pot'))
-    .toContain('Sow 91 seeds, scattered over 2 pots on 8 April');
+  expect(
+    sowingSentence({ ...crop, seeds: 91, sites: 2 }, { ...method, pattern: 'community', seeds_per_site: 60 }, 60, 'pot'),
+  ).toContain('Sow 91 seeds, scattered over 2 pots on 8 April');
 });
 
 it('tells what is wrong where it cannot be raised', () => {
@@ -33,7 +44,13 @@ it('says the same shorter in a line of the list', () => {
 
 it('gives the verdict with its reason', () => {
   const line = { saves: 2.85 } as CropLine;
-  expect(verdictWords({ ...crop, verdict: 'buy' }, line, 'USD', true)).toMatchObject({ word: 'Buy it', reason: 'buying saves $2.85, but not this variety' });
-  expect(verdictWords({ ...crop, verdict: 'grow' }, line, 'USD', false)).toMatchObject({ word: 'Grow it', reason: 'saves $2.85' });
+  expect(verdictWords({ ...crop, verdict: 'buy' }, line, 'USD', true)).toMatchObject({
+    word: 'Buy it',
+    reason: 'buying saves $2.85, but not this variety',
+  });
+  expect(verdictWords({ ...crop, verdict: 'grow' }, line, 'USD', false)).toMatchObject({
+    word: 'Grow it',
+    reason: 'saves $2.85',
+  });
   expect(verdictWords({ ...crop, verdict: null, cost: null }, line, 'USD', false).word).toBe('Missing');
 });

@@ -22,29 +22,40 @@ export function sowingSentence(crop: CropResult, method: Method, wanted: number,
   if (!crop.grown || crop.seeds === null || crop.sites === null || crop.finished === null || crop.p_enough === null) {
     return crop.method === 'nursery' ? 'You buy this one.' : `It cannot be raised like this: ${failure(crop.warnings[0])}`;
   }
-  const each = method.pattern === 'community' ? `scattered over ${crop.sites} ${plural(crop.sites, site)}`
-    : `${count(method.seeds_per_site)} to a ${site}, in ${crop.sites.toLocaleString('en')} ${plural(crop.sites, site)}`;
+  const each =
+    method.pattern === 'community'
+      ? `scattered over ${crop.sites} ${plural(crop.sites, site)}`
+      : `${count(method.seeds_per_site)} to a ${site}, in ${crop.sites.toLocaleString('en')} ${plural(crop.sites, site)}`;
   const low = Math.floor(crop.finished);
   const expected = crop.finished - low < 0.05 ? `${low}` : `${low} or ${low + 1}`;
-  return upper(`sow ${crop.seeds.toLocaleString('en')} ${plural(crop.seeds, 'seed')}, ${each} on ${day(crop.sow_on, us)}; expect ${expected} ${plural(low, 'plant')}, `
-    + `at least ${wanted.toLocaleString('en')} with ${certainty(crop.p_enough)} % certainty.`);
+  return upper(
+    `sow ${crop.seeds.toLocaleString('en')} ${plural(crop.seeds, 'seed')}, ${each} on ${day(crop.sow_on, us)}; expect ${expected} ${plural(low, 'plant')}, ` +
+      `at least ${wanted.toLocaleString('en')} with ${certainty(crop.p_enough)} % certainty.`,
+  );
 }
 
 /** "12 cells for 6, 2 seeds each, Apr 8": the same in a line of the list. */
 export function sowingLine(crop: CropResult, method: Method, wanted: number, site: string, us: boolean): string {
   if (crop.sites === null || crop.seeds === null) return '';
-  const seeds = method.pattern === 'community' ? `${crop.seeds.toLocaleString('en')} seeds in ${crop.sites} ${plural(crop.sites, site)} for ${wanted}`
-    : `${crop.sites.toLocaleString('en')} ${plural(crop.sites, site)} for ${wanted.toLocaleString('en')}${method.seeds_per_site > 1 ? `, ${method.seeds_per_site} seeds each` : ''}`;
+  const seeds =
+    method.pattern === 'community'
+      ? `${crop.seeds.toLocaleString('en')} seeds in ${crop.sites} ${plural(crop.sites, site)} for ${wanted}`
+      : `${crop.sites.toLocaleString('en')} ${plural(crop.sites, site)} for ${wanted.toLocaleString('en')}${method.seeds_per_site > 1 ? `, ${method.seeds_per_site} seeds each` : ''}`;
   return `${seeds}, ${shortDay(crop.sow_on, us)}`;
 }
 
 export function failure(code: string | undefined): string {
   switch (code) {
-    case 'too_cold': return 'it is too cold there for this seed. Give it a mat or a warmer place.';
-    case 'too_hot': return 'it is too hot there for this seed. Take the mat away or find a cooler place.';
-    case 'cannot_reach': return 'too few seedlings come through. Check the seed and what survives each stage.';
-    case 'no_offer': return 'nobody sells it. Give it a method, or an offer.';
-    default: return 'see the warnings.';
+    case 'too_cold':
+      return 'it is too cold there for this seed. Give it a mat or a warmer place.';
+    case 'too_hot':
+      return 'it is too hot there for this seed. Take the mat away or find a cooler place.';
+    case 'cannot_reach':
+      return 'too few seedlings come through. Check the seed and what survives each stage.';
+    case 'no_offer':
+      return 'nobody sells it. Give it a method, or an offer.';
+    default:
+      return 'see the warnings.';
   }
 }
 
@@ -57,18 +68,33 @@ const WARNINGS: Record<string, string> = {
 
 export const warningWords = (code: string): string => WARNINGS[code] ?? upper(failure(code));
 
-export interface VerdictWords { word: string; reason: string; tone: 'grow' | 'along' | 'buy' | 'none' }
+export interface VerdictWords {
+  word: string;
+  reason: string;
+  tone: 'grow' | 'along' | 'buy' | 'none';
+}
 
 /** The verdict in a word or two, and its reason. */
 export function verdictWords(crop: CropResult, line: CropLine, currency: string, substitute: boolean): VerdictWords {
   const saved = money(line.saves === null ? null : Math.abs(line.saves), currency);
   switch (crop.verdict) {
-    case 'grow': return { word: 'Grow it', reason: `saves ${saved}`, tone: 'grow' };
-    case 'grow_along': return { word: 'Grow it along', reason: 'only as the bench runs anyway', tone: 'along' };
-    case 'buy': return { word: 'Buy it', reason: `buying saves ${saved}${substitute ? ', but not this variety' : ''}`, tone: 'buy' };
-    case 'grow_only': return { word: 'Only grown', reason: 'nobody sells it', tone: 'grow' };
-    case 'buy_only': return { word: 'Only bought', reason: failure(crop.warnings[0]).split('.')[0] ?? '', tone: 'buy' };
-    default: return crop.cost === null ? { word: 'Missing', reason: 'not raised, and nobody sells it', tone: 'none' }
-      : { word: 'Bought', reason: substitute ? 'but not this variety' : `${money(crop.cost, currency)} with the trip`, tone: 'none' };
+    case 'grow':
+      return { word: 'Grow it', reason: `saves ${saved}`, tone: 'grow' };
+    case 'grow_along':
+      return { word: 'Grow it along', reason: 'only as the bench runs anyway', tone: 'along' };
+    case 'buy':
+      return { word: 'Buy it', reason: `buying saves ${saved}${substitute ? ', but not this variety' : ''}`, tone: 'buy' };
+    case 'grow_only':
+      return { word: 'Only grown', reason: 'nobody sells it', tone: 'grow' };
+    case 'buy_only':
+      return { word: 'Only bought', reason: failure(crop.warnings[0]).split('.')[0] ?? '', tone: 'buy' };
+    default:
+      return crop.cost === null
+        ? { word: 'Missing', reason: 'not raised, and nobody sells it', tone: 'none' }
+        : {
+            word: 'Bought',
+            reason: substitute ? 'but not this variety' : `${money(crop.cost, currency)} with the trip`,
+            tone: 'none',
+          };
   }
 }

@@ -1,82 +1,176 @@
-import { memo, useRef, useState, type PointerEvent, type KeyboardEvent } from 'react';
-import type { CropResult, StageResult } from '../../api/types';
+import { clsx } from 'clsx';
+import { memo, useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { CropResult } from '../../api/types';
 import { shortDay } from '../../words/dates';
-import { dateOf, dayNumber } from './days';
+import { dateOf, dayNumber, type Axis } from './days';
+import s from './calendar.module.css';
 
 export const ROW = 30;
 const BAR = 18;
+/** Arrow keys pressed within so long of each other are one move. */
+const PAUSE_MS = 700;
 
-/** Where days stand on the picture. */
-export interface Axis { from: number; to: number; left: number; right: number }
+export type Kind = 'heat' | 'light' | 'plain' | 'outdoors';
 
-export const xOf = (axis: Axis, day: number): number => axis.left + ((day - axis.from) / (axis.to - axis.from)) * (axis.right - axis.left);
+/** The sowing, before the first stage's end. */
+const SOWING = -1;
 
 interface Props {
-  result: CropResult; name: string; axis: Axis; y: number; us: boolean;
-  kinds: ('heat' | 'light' | 'plain' | 'outdoors')[];
-  /** The sowing moved to a day, or a stage made longer by days. */
-  sow: (day: number) => void;
-  stretch: (stage: number, by: number) => void;
+  result: CropResult;
+  name: string;
+  axis: Axis;
+  y: number;
+  us: boolean;
+  kinds: Kind[];
+  /** The sowing (-1) or the end of a stage moved by days. */
+  move: (stage: number, by: number) => void;
 }
 
 /** Colour is never the only sign: heat is slashed, outdoors ruled. */
 const PATTERN = { heat: 'slash', outdoors: 'bar', light: null, plain: null } as const;
 
-interface Drag { stage: number; by: number }
+interface Drag {
+  stage: number;
+  by: number;
+}
+
+const KEYS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, PageUp: -7, PageDown: 7 };
+
+/** A move being made: by the pointer until it is let go, by keys until they rest. One gesture is one step. */
+function useDrag(move: Props['move']) {
+  const [drag, setDrag] = useState<Drag | null>(null);
+  /** Read by the last event, whatever has been drawn meanwhile. */
+  const latest = useRef<Drag | null>(null);
+  const timer = useRef<number | undefined>(undefined);
+  const hold = (next: Drag | null) => {
+    latest.current = next;
+    setDrag(next);
+  };
+  const drop = () => {
+    window.clearTimeout(timer.current);
+    const made = latest.current;
+    hold(null);
+    if (made !== null && made.by !== 0) move(made.stage, made.by);
+  };
+  const forget = () => {
+    window.clearTimeout(timer.current);
+    hold(null);
+  };
+  const step = (stage: number, by: number) => {
+    window.clearTimeout(timer.current);
+    hold({ stage, by: (latest.current?.stage === stage ? latest.current.by : 0) + by });
+    timer.current = window.setTimeout(drop, PAUSE_MS);
+  };
+  useEffect(() => () => window.clearTimeout(timer.current), []);
+  return { drag, hold, drop, forget, step };
+}
 
 /** One crop's stages as bars; their ends and the sowing can be dragged, or moved with the arrow keys. */
-export const Bars = memo(function Bars({ result, name, axis, y, us, kinds, sow, stretch }: Props) {
-  const [drag, setDrag] = useState<Drag | null>(null);
+export const Bars = memo(function Bars({ result, name, axis, y, us, kinds, move }: Props) {
+  const { drag, hold, drop, forget, step } = useDrag(move);
   const svg = useRef<SVGGElement>(null);
-  const perDay = (): number => {
-    const box = svg.current?.ownerSVGElement?.getBoundingClientRect();
-    return box ? ((axis.right - axis.left) / (axis.to - axis.from)) * (box.width / (svg.current?.ownerSVGElement?.viewBox.baseVal.width ?? box.width)) : 1;
-  };
-  /** Where the drag began: read by the last event, whatever has been drawn meanwhile. */
   const began = useRef<{ stage: number; from: number } | null>(null);
-  const daysTo = (event: PointerEvent<SVGRectElement>) => (began.current ? Math.round((event.clientX - began.current.from) / perDay()) : 0);
+  const perDay = (): number => {
+    const owner = svg.current?.ownerSVGElement;
+    const wide = owner?.viewBox.baseVal.width ?? 1;
+    return (axis(1) - axis(0)) * ((owner?.getBoundingClientRect().width ?? wide) / wide);
+  };
   const start = (stage: number) => (event: PointerEvent<SVGRectElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
     began.current = { stage, from: event.clientX };
-    setDrag({ stage, by: 0 });
+    hold({ stage, by: 0 });
   };
-  const move = (event: PointerEvent<SVGRectElement>) => began.current && setDrag({ stage: began.current.stage, by: daysTo(event) });
+  const along = (event: PointerEvent<SVGRectElement>) => {
+    if (began.current) hold({ stage: began.current.stage, by: Math.round((event.clientX - began.current.from) / perDay()) });
+  };
   const done = (event: PointerEvent<SVGRectElement>) => {
-    const by = daysTo(event);
-    if (began.current && by !== 0) commit(began.current.stage, by);
+    along(event);
     began.current = null;
-    setDrag(null);
+    drop();
   };
-  const commit = (stage: number, by: number) => (stage < 0 ? sow(dayNumber(result.sow_on ?? '1970-01-01') + by) : stretch(stage, by));
   const keys = (stage: number) => (event: KeyboardEvent<SVGRectElement>) => {
-    const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: -7, PageDown: 7 }[event.key];
-    if (by === undefined) return;
+    const by = KEYS[event.key];
+    if (by !== undefined) step(stage, by);
+    else if (event.key === 'Enter') drop();
+    else if (event.key === 'Escape') forget();
+    else return;
     event.preventDefault();
-    commit(stage, by);
   };
-  const shift = (stage: number): number => (drag === null ? 0 : drag.stage < 0 ? drag.by : stage > drag.stage ? drag.by : 0);
-  const handle = (stage: number, day: number, label: string, text: string) => (
-    <rect key={`handle-${stage}`} className="bar-handle" x={xOf(axis, day) - 6} y={y + (ROW - BAR) / 2 - 3} width={12} height={BAR + 6} rx={3} tabIndex={0} role="slider" aria-label={label}
-      aria-valuetext={text} aria-valuenow={Math.round(day)} aria-valuemin={axis.from} aria-valuemax={axis.to} data-handle={`${result.id}:${stage}`}
-      onPointerDown={start(stage)} onPointerMove={move} onPointerUp={done} onPointerCancel={() => { began.current = null; setDrag(null); }} onKeyDown={keys(stage)} />
+  const by = drag?.by ?? 0;
+  const moves = (stage: number): number => (drag === null || (drag.stage !== SOWING && stage <= drag.stage) ? 0 : by);
+  const from = (stage: number) => dayNumber(result.stages[stage]?.start ?? '') + moves(stage);
+  const to = (stage: number) => dayNumber(result.stages[stage]?.end ?? '') + (drag?.stage === stage ? by : moves(stage));
+  const sown = result.sow_on === null ? null : dayNumber(result.sow_on) + (drag?.stage === SOWING ? by : 0);
+  const handle = (stage: number, day: number, label: string) => (
+    <rect
+      key={`handle-${stage}`}
+      className={s.barHandle}
+      x={axis(day) - 6}
+      y={y + (ROW - BAR) / 2 - 3}
+      width={12}
+      height={BAR + 6}
+      rx={3}
+      tabIndex={0}
+      role="slider"
+      aria-label={label}
+      aria-valuetext={shortDay(dateOf(day), us)}
+      aria-valuenow={Math.round(day)}
+      aria-valuemin={axis.domain()[0]}
+      aria-valuemax={axis.domain()[1]}
+      data-handle={`${result.id}:${stage}`}
+      onPointerDown={start(stage)}
+      onPointerMove={along}
+      onPointerUp={done}
+      onPointerCancel={() => {
+        began.current = null;
+        forget();
+      }}
+      onKeyDown={keys(stage)}
+      onBlur={drop}
+    />
   );
+  const dragged = drag === null || by === 0 ? null : drag.stage === SOWING ? sown : to(drag.stage);
   return (
-    <g ref={svg} className="bars">
-      {result.cold_on !== null && <rect className="bar bar-cold" strokeDasharray="3 2" x={xOf(axis, dayNumber(result.cold_on))} y={y + (ROW - BAR) / 2} width={Math.max(1, xOf(axis, dayNumber(result.sow_on ?? '')) - xOf(axis, dayNumber(result.cold_on)))} height={BAR}><title>in the cold from {shortDay(result.cold_on, us)}</title></rect>}
-      {result.stages.map((stage: StageResult, index) => {
-        const [from, to] = [dayNumber(stage.start) + shift(index), dayNumber(stage.end) + shift(index) + (drag?.stage === index ? drag.by : 0)];
-        const wide = Math.max(1, xOf(axis, to) - xOf(axis, from));
+    <g ref={svg} className={s.bars}>
+      {result.cold_on !== null && sown !== null && (
+        <rect
+          className={clsx(s.bar, s.barCold)}
+          strokeDasharray="3 2"
+          x={axis(dayNumber(result.cold_on))}
+          y={y + (ROW - BAR) / 2}
+          width={Math.max(1, axis(sown) - axis(dayNumber(result.cold_on)))}
+          height={BAR}
+        >
+          <title>in the cold from {shortDay(result.cold_on, us)}</title>
+        </rect>
+      )}
+      {result.stages.map((stage, index) => {
+        const wide = Math.max(1, axis(to(index)) - axis(from(index)));
+        const kind = kinds[index] ?? 'plain';
+        const place = { x: axis(from(index)), y: y + (ROW - BAR) / 2, width: wide, height: BAR };
         return (
           <g key={index}>
-            <rect className={`bar bar-${kinds[index] ?? 'plain'}`} x={xOf(axis, from)} y={y + (ROW - BAR) / 2} width={wide} height={BAR}><title>{stage.name}: {shortDay(stage.start, us)} to {shortDay(stage.end, us)}</title></rect>
-            {PATTERN[kinds[index] ?? 'plain'] !== null && <rect className={`bar-pattern bar-pattern-${PATTERN[kinds[index] ?? 'plain'] ?? ''}`} x={xOf(axis, from)} y={y + (ROW - BAR) / 2} width={wide} height={BAR} />}
-            {wide > stage.name.length * 7 && <text className="bar-name" x={xOf(axis, from) + 5} y={y + ROW / 2 + 5} aria-hidden="true">{stage.name}</text>}
+            <rect className={clsx(s.bar, s[`bar-${kind}`])} {...place}>
+              <title>
+                {stage.name}: {shortDay(stage.start, us)} to {shortDay(stage.end, us)}
+              </title>
+            </rect>
+            {PATTERN[kind] !== null && <rect className={clsx(s.barPattern, s[`bar-pattern-${PATTERN[kind]}`])} {...place} />}
+            {wide > stage.name.length * 7 && (
+              <text className={clsx(s.barName, s[`bar-name-${kind}`])} x={place.x + 5} y={y + ROW / 2 + 5} aria-hidden="true">
+                {stage.name}
+              </text>
+            )}
           </g>
         );
       })}
-      {result.stages.map((stage, index) => handle(index, dayNumber(stage.end) + shift(index) + (drag?.stage === index ? drag.by : 0), `${name}: end of ${stage.name}`, shortDay(stage.end, us)))}
-      {result.sow_on !== null && handle(-1, dayNumber(result.sow_on) + (drag?.stage === -1 ? drag.by : 0), `${name}: sowing`, shortDay(result.sow_on, us))}
-      {drag !== null && drag.by !== 0 && <text className="drag-says" x={xOf(axis, dayNumber((drag.stage < 0 ? result.sow_on : result.stages[drag.stage]?.end) ?? '') + drag.by) + 10} y={y + 8}>{shortDay(dateOf(dayNumber((drag.stage < 0 ? result.sow_on : result.stages[drag.stage]?.end) ?? '') + drag.by), us)}</text>}
+      {result.stages.map((stage, index) => handle(index, to(index), `${name}: end of ${stage.name}`))}
+      {sown !== null && handle(SOWING, sown, `${name}: sowing`)}
+      {dragged !== null && (
+        <text className={s.dragSays} x={axis(dragged) + 10} y={y + 8}>
+          {shortDay(dateOf(dragged), us)}
+        </text>
+      )}
     </g>
   );
 });

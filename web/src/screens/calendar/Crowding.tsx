@@ -1,25 +1,78 @@
+import { clsx } from 'clsx';
+import { scaleLinear } from 'd3-scale';
+import { area, curveStepAfter } from 'd3-shape';
 import type { BenchDays } from '../../api/types';
-import { xOf, type Axis } from './Bars';
-import { dayNumber } from './days';
+import { dayNumber, type Axis } from './days';
+import s from './calendar.module.css';
 
 const HIGH = 70;
+
+/** Room is drawn as a limit only where the bench comes anywhere near it. */
+const NEAR = 3;
 
 /** How full a place is each day: flats that stand there, those that want light, against what lamps, mats and room hold. */
 export function Crowding({ place, axis, width }: { place: BenchDays; axis: Axis; width: number }) {
   const first = dayNumber(place.first);
-  const limits = [['light', place.lit, 'lamps cover'], ['room', place.room, 'room for'], ['heat', place.warmed, 'mats cover']] as const;
-  const most = Math.max(1, ...place.all, place.lit, place.room !== null && place.room < 3 * Math.max(...place.all) ? place.room : 0);
-  const y = (flats: number) => HIGH - 4 - (flats / most) * (HIGH - 12);
-  const area = (days: number[]) => `M${xOf(axis, first)},${y(0)} ${days.map((flats, index) => `L${xOf(axis, first + index)},${y(flats)} L${xOf(axis, first + index + 1)},${y(flats)}`).join(' ')} L${xOf(axis, first + days.length)},${y(0)} Z`;
+  const fullest = Math.max(...place.all);
+  const limits = [
+    ['light', place.lit, 'lamps cover'],
+    ['room', place.room, 'room for'],
+    ['heat', place.warmed, 'mats cover'],
+  ] as const;
+  const held = limits.filter(([, flats]) => flats !== null && flats > 0);
+  const most = Math.max(1, fullest, place.lit, place.room !== null && place.room < NEAR * fullest ? place.room : 0);
+  const y = scaleLinear([0, most], [HIGH - 4, 8]);
+  const shape = area<number>()
+    .x((_, index) => axis(first + index))
+    .y0(y(0))
+    .y1((flats) => y(flats))
+    .curve(curveStepAfter);
+  /** A day lasts until the next begins. */
+  const days = (flats: number[]) => shape([...flats, flats.at(-1) ?? 0]) ?? '';
+  const over = place.crowded.map((run) => `from ${run.from} to ${run.to}`).join(', ');
+  const [leading] = held;
   return (
-    <svg viewBox={`0 0 ${width} ${HIGH}`} className="crowding" role="img" aria-label={`${place.name}: at most ${Math.max(...place.all).toFixed(1)} flats; lamps cover ${place.lit}. ${place.crowded.length === 0 ? 'Never over-full.' : `Over-full ${place.crowded.map((run) => `from ${run.from} to ${run.to}`).join(', ')}.`}`}>
-      <path d={area(place.all)} className="crowd-all" />
-      <path d={area(place.light)} className="crowd-light" />
-      {place.warmed !== null && <path d={area(place.heat)} className="crowd-heat" />}
-      {limits.map(([kind, flats]) => flats !== null && flats > 0 && flats <= most && <line key={kind} x1={axis.left} x2={axis.right} y1={y(flats)} y2={y(flats)} className={`limit limit-${kind}`} />)}
-      {place.crowded.map((run) => <rect key={run.from + run.why} className="crowd-over" x={xOf(axis, dayNumber(run.from))} width={Math.max(2, xOf(axis, dayNumber(run.to) + 1) - xOf(axis, dayNumber(run.from)))} y={0} height={5}><title>over-full: {run.why}</title></rect>)}
-      <text x={axis.left - 8} y={16} textAnchor="end" className="crowd-name">{place.name}</text>
-      <text x={axis.left - 8} y={34} textAnchor="end" className="crowd-limit">{limits.filter(([, flats]) => flats !== null && flats > 0).map(([, flats, words]) => `${words} ${flats}`).slice(0, 1).join(', ')} {place.lit > 0 ? 'flats' : ''}</text>
+    <svg
+      viewBox={`0 0 ${width} ${HIGH}`}
+      className={s.crowding}
+      role="img"
+      aria-label={`${place.name}: at most ${fullest.toFixed(1)} flats; lamps cover ${place.lit}. ${over === '' ? 'Never over-full.' : `Over-full ${over}.`}`}
+    >
+      <path d={days(place.all)} className={s.crowdAll} />
+      <path d={days(place.light)} className={s.crowdLight} />
+      {place.warmed !== null && <path d={days(place.heat)} className={s.crowdHeat} />}
+      {held.map(
+        ([kind, flats]) =>
+          flats !== null &&
+          flats <= most && (
+            <line
+              key={kind}
+              x1={axis.range()[0]}
+              x2={axis.range()[1]}
+              y1={y(flats)}
+              y2={y(flats)}
+              className={clsx(s.limit, s[`limit-${kind}`])}
+            />
+          ),
+      )}
+      {place.crowded.map((run) => (
+        <rect
+          key={run.from + run.why}
+          className={s.crowdOver}
+          x={axis(dayNumber(run.from))}
+          y={0}
+          height={5}
+          width={Math.max(2, axis(dayNumber(run.to) + 1) - axis(dayNumber(run.from)))}
+        >
+          <title>over-full: {run.why}</title>
+        </rect>
+      ))}
+      <text x={(axis.range()[0] ?? 0) - 8} y={16} textAnchor="end" className={s.crowdName}>
+        {place.name}
+      </text>
+      <text x={(axis.range()[0] ?? 0) - 8} y={34} textAnchor="end" className={s.crowdLimit}>
+        {leading ? `${leading[2]} ${leading[1]}` : ''} {place.lit > 0 ? 'flats' : ''}
+      </text>
     </svg>
   );
 }

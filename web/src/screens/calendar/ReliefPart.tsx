@@ -1,37 +1,75 @@
 import type { Calendar } from '../../api/types';
 import { useStore, type OnScreen } from '../../season/SeasonContext';
 import { shortDay } from '../../words/dates';
+import { varietyOf } from '../../season/site';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
+import s from './calendar.module.css';
 
-const WHY: Record<string, string> = { room: 'there is no more room', light: 'more want light than the lamps cover', heat: 'more want heat than the mats cover' };
+const WHY: Record<string, string> = {
+  room: 'there is no more room',
+  light: 'more want light than the lamps cover',
+  heat: 'more want heat than the mats cover',
+};
 
 /** Over-full days with the crops that crowd, and what would relieve them, each with its cost. */
-export function ReliefPart({ shown: { season, setup }, calendar }: { shown: OnScreen; calendar: Calendar }) {
+export function ReliefPart({ shown: { season }, calendar }: { shown: OnScreen; calendar: Calendar }) {
   const store = useStore();
   const us = season.units === 'us';
-  const name = (crop: string) => season.seed_lots.find(({ id }) => id === season.crops.find((row) => row.id === crop)?.lot)?.variety ?? crop;
+  const name = (crop: string) => varietyOf(season, crop);
   const runs = calendar.bench.flatMap((place) => place.crowded.map((run) => ({ ...run, place: place.name })));
   if (runs.length === 0) return null;
-  const take = (relief: Calendar['relief'][number]) => {
-    const crop = season.crops.find(({ id }) => id === relief.crop);
-    if (relief.method !== null) return store.change([{ path: ['setups', setup.id, 'overrides', relief.crop], to: relief.method }], `method, ${name(relief.crop)}`);
-    return store.change([{ path: ['crops', relief.crop, 'plant_out_offset_days'], to: (crop?.plant_out_offset_days ?? 0) + (relief.kind === 'later' ? 1 : -1) * (relief.days ?? 0) }], `planting out, ${name(relief.crop)}`);
-  };
-  const say = (relief: Calendar['relief'][number]): string => (relief.method !== null ? `${name(relief.crop)}: ${season.methods.find(({ id }) => id === relief.method)?.name ?? relief.method}`
-    : `${name(relief.crop)}: ${relief.days} days ${relief.kind === 'later' ? 'later' : 'out earlier'}`);
+  const take = (relief: Calendar['relief'][number]) =>
+    store.apply([relief.change], `${relief.method !== null ? 'method' : 'planting out'}, ${name(relief.crop)}`);
+  const say = (relief: Calendar['relief'][number]): string =>
+    relief.method !== null
+      ? `${name(relief.crop)}: ${season.methods.find(({ id }) => id === relief.method)?.name ?? relief.method}`
+      : `${name(relief.crop)}: ${relief.days} days ${relief.kind === 'later' ? 'later' : 'out earlier'}`;
   return (
-    <section className="relief" aria-labelledby="relief-title">
+    <section className={s.relief} data-part="relief" aria-labelledby="relief-title">
       <h2 id="relief-title">Over-full days</h2>
-      <ul>{runs.map((run) => <li key={run.place + run.from + run.why} className="trouble">▲ {run.place}, {shortDay(run.from, us)} to {shortDay(run.to, us)}: {WHY[run.why]} ({run.crops.slice(0, 4).map(name).join(', ')})</li>)}</ul>
-      {calendar.relief.length === 0 ? <p className="quiet">Moving one crop does not help: another lamp, or fewer crops, would.</p> : (
+      <ul>
+        {runs.map((run) => (
+          <li key={run.place + run.from + run.why} className="trouble">
+            ▲ {run.place}, {shortDay(run.from, us)} to {shortDay(run.to, us)}: {WHY[run.why]} (
+            {run.crops.slice(0, 4).map(name).join(', ')})
+          </li>
+        ))}
+      </ul>
+      {calendar.relief.length === 0 ? (
+        <p className="quiet">Moving one crop does not help: another lamp, or fewer crops, would.</p>
+      ) : (
         <table className="choices">
-          <thead><tr><th scope="col">What would make room</th><th scope="col">Days left over-full</th><th scope="col">It costs</th><th scope="col"><span className="hidden">Do it</span></th></tr></thead>
-          <tbody>{calendar.relief.map((relief) => (
-            <tr key={say(relief)}><th scope="row">{say(relief)}</th><td className="mono">{relief.crowded_days} {plural(relief.crowded_days, 'day')}</td>
-              <td className="mono">{relief.cost < 0 ? `${money(-relief.cost, season.currency)} less` : `${money(relief.cost, season.currency)} more`}</td>
-              <td><button type="button" className="plain" onClick={() => void take(relief)}>Do it</button></td></tr>
-          ))}</tbody>
+          <thead>
+            <tr>
+              <th scope="col">What would make room</th>
+              <th scope="col">Days left over-full</th>
+              <th scope="col">It costs</th>
+              <th scope="col">
+                <span className="hidden">Do it</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {calendar.relief.map((relief) => (
+              <tr key={say(relief)}>
+                <th scope="row">{say(relief)}</th>
+                <td className="mono">
+                  {relief.crowded_days} {plural(relief.crowded_days, 'day')}
+                </td>
+                <td className="mono">
+                  {relief.cost < 0
+                    ? `${money(-relief.cost, season.currency)} less`
+                    : `${money(relief.cost, season.currency)} more`}
+                </td>
+                <td>
+                  <button type="button" className="plain" onClick={() => take(relief)}>
+                    Do it
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
         </table>
       )}
     </section>

@@ -1,39 +1,23 @@
+import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import { utcMonth } from 'd3-time';
+
 const DAY = 86_400_000;
 
 /** Days since 1970-01-01: a day in the garden has no time zone. */
 export const dayNumber = (date: string): number => Math.round(Date.parse(`${date}T00:00:00Z`) / DAY);
-
 export const dateOf = (number: number): string => new Date(number * DAY).toISOString().slice(0, 10);
 
-/** 0 for Sunday. */
-export const weekday = (number: number): number => (((number + 4) % 7) + 7) % 7;
+/** Where days stand on the picture. */
+export type Axis = ScaleLinear<number, number>;
 
-export interface Habits {
-  /** Weekdays one sows on, 0 for Sunday; empty is any. */
-  sow_days: number[];
-  away: { from: string; to: string }[];
-}
+export const axisOf = (from: number, to: number, left: number, right: number): Axis => scaleLinear([from, to], [left, right]);
 
-export const isAway = (number: number, habits: Habits): boolean => habits.away.some(({ from, to }) => number >= dayNumber(from) && number <= dayNumber(to));
+const MONTH = new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' });
 
-/** The nearest day to sow on: one of one's days, at home; the earlier of two as near. */
-export function snap(number: number, habits: Habits): number {
-  const good = (day: number) => (habits.sow_days.length === 0 || habits.sow_days.includes(weekday(day))) && !isAway(day, habits);
-  for (let far = 0; far <= 60; far++) {
-    if (good(number - far)) return number - far;
-    if (good(number + far)) return number + far;
-  }
-  return number;
-}
-
-/** First days of the months between two days. */
-export function months(from: number, to: number): number[] {
-  const found: number[] = [];
-  const first = new Date(from * DAY);
-  for (let month = Date.UTC(first.getUTCFullYear(), first.getUTCMonth(), 1); month / DAY <= to; ) {
-    if (month / DAY >= from) found.push(month / DAY);
-    const next = new Date(month);
-    month = Date.UTC(next.getUTCFullYear(), next.getUTCMonth() + 1, 1);
-  }
-  return found;
+/** First days of the months on the picture, with their names. */
+export function months(axis: Axis): { day: number; name: string }[] {
+  const [from = 0, to = 0] = axis.domain();
+  return utcMonth
+    .range(new Date(from * DAY), new Date(to * DAY + 1))
+    .map((date) => ({ day: date.getTime() / DAY, name: MONTH.format(date) }));
 }

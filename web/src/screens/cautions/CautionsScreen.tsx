@@ -1,16 +1,29 @@
+import { clsx } from 'clsx';
 import { useQuery } from '@tanstack/react-query';
 import { answered, client, words } from '../../api/client';
+import s from './cautions.module.css';
 
 /** Everything that can hurt someone at this work, on one page. */
 export function CautionsScreen() {
-  const { data, error } = useQuery({ queryKey: ['cautions'], queryFn: () => answered(client.GET('/api/cautions')), staleTime: Infinity });
+  const { data, error } = useQuery({
+    queryKey: ['cautions'],
+    queryFn: () => answered(client.GET('/api/cautions')),
+    staleTime: Infinity,
+  });
   return (
-    <main className="work reading">
+    <main className={clsx('work', s.reading)}>
       <h1>Take care</h1>
-      <p>The maker’s instructions, local codes and a licensed electrician, where wiring is meant, come before anything said here.</p>
+      <p>
+        The maker’s instructions, local codes and a licensed electrician, where wiring is meant, come before anything said here.
+      </p>
       {error && <p role="alert">{words(error)}</p>}
-      <dl className="all-cautions">
-        {data?.cautions.map((caution) => <div key={caution.id}><dt>{caution.title}</dt><dd>{caution.text}</dd></div>)}
+      <dl className={s.allCautions}>
+        {data?.cautions.map((caution) => (
+          <div key={caution.id}>
+            <dt>{caution.title}</dt>
+            <dd>{caution.text}</dd>
+          </div>
+        ))}
       </dl>
     </main>
   );

@@ -1,10 +1,11 @@
+import { clsx } from 'clsx';
 import { useState } from 'react';
 import { words } from '../../api/client';
 import type { Compared, Season, SetupResult } from '../../api/types';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
 import { useAsk } from '../../shell/AskContext';
 import { PlanningPage } from '../../shell/Page';
-import { money } from '../../words/money';
+import { coinMoney, money } from '../../words/money';
 import { certainty, count } from '../../words/sowing';
 import { AddSetup } from './AddSetup';
 import { AdviceLine } from './AdviceLine';
@@ -14,6 +15,7 @@ import { StackRow } from './StackRow';
 import { useCompared } from './useCompared';
 import { VerdictTable } from './VerdictTable';
 import { YearsPart } from './YearsPart';
+import s from './compare.module.css';
 
 /** All the ways side by side: what one plant costs in each, and everything that goes with it. */
 export function CompareScreen() {
@@ -21,86 +23,206 @@ export function CompareScreen() {
   return <PlanningPage>{shown && <Side shown={shown} />}</PlanningPage>;
 }
 
-interface Row { name: string; figure?: string; cell: (result: SetupResult, compared: Compared['comparison']['setups'][number]) => string | null; trouble?: boolean }
+interface Row {
+  name: string;
+  figure?: string;
+  cell: (result: SetupResult, compared: Compared['comparison']['setups'][number]) => string | null;
+  trouble?: boolean;
+}
 
 const rows = (season: Season, wanted: number): Row[] => {
   const cash = (amount: number | null) => money(amount, season.currency);
   return [
-    { name: 'Finished seedling', figure: 'per_finished', cell: (r) => (r.per_finished === null ? null : money(r.per_finished, season.currency, true)) },
+    {
+      name: 'Finished seedling',
+      figure: 'per_finished',
+      cell: (r) => (r.per_finished === null ? null : money(r.per_finished, season.currency, true)),
+    },
     { name: 'To fill your list', figure: 'fill_cost', cell: (r) => cash(r.fill_cost) },
     { name: 'Cash now', figure: 'cash_now', cell: (r) => cash(r.cash_now) },
     { name: 'Electricity', figure: 'kwh', cell: (_, c) => (c.electricity < 0.05 ? null : `${c.electricity.toFixed(0)} kWh`) },
     { name: 'Your hours', figure: 'hours', cell: (r) => (r.hours < 0.05 ? null : r.hours.toFixed(1)) },
     { name: 'An hour earns', figure: 'implied_wage', cell: (r) => (r.implied_wage === null ? null : cash(r.implied_wage)) },
     { name: 'Plants you need', figure: 'filled', cell: (r) => `${Math.floor(r.filled + 1e-6)} of ${wanted}` },
-    { name: 'All is enough', figure: 'p_all_enough', cell: (r) => (r.p_all_enough === null ? null : `${certainty(r.p_all_enough)} in 100`) },
-    { name: 'Cannot supply', figure: 'filled', trouble: true, cell: (r) => (r.missing < 0.5 ? null : `▲ ${Math.round(r.missing)}`) },
-    { name: 'Crowded days', figure: 'crowded_days', trouble: true, cell: (r) => (r.crowded_days === 0 ? null : `▲ ${r.crowded_days}`) },
+    {
+      name: 'All is enough',
+      figure: 'p_all_enough',
+      cell: (r) => (r.p_all_enough === null ? null : `${certainty(r.p_all_enough)} in 100`),
+    },
+    { name: 'Cannot supply', figure: 'filled', trouble: true, cell: (r, c) => (c.fair ? null : `▲ ${Math.round(r.missing)}`) },
+    {
+      name: 'Crowded days',
+      figure: 'crowded_days',
+      trouble: true,
+      cell: (r) => (r.crowded_days === 0 ? null : `▲ ${r.crowded_days}`),
+    },
   ];
 };
 
 function Side({ shown }: { shown: OnScreen }) {
-  const { season, state, setup } = shown;
+  const { season, setup, id: seasonId, revision } = shown;
   const store = useStore();
   const ask = useAsk();
-  const { data, error } = useCompared(state.id, state.revision);
+  const { data, error } = useCompared(seasonId, revision);
   const [price, setPrice] = useState(false);
   if (error) return <p role="alert">{words(error)}</p>;
-  if (!data) return <p className="quiet" aria-busy="true">Costing every way…</p>;
+  if (!data)
+    return (
+      <p className="quiet" aria-busy="true">
+        Costing every way…
+      </p>
+    );
   const setups = season.setups.filter(({ id }) => data.comparison.setups.some((row) => row.id === id));
   const results = new Map(data.result.setups.map((result) => [result.id, result]));
-  const wanted = season.crops.reduce((sum, crop) => sum + crop.wanted, 0);
+  const { wanted } = shown.pictures;
   const best = data.comparison.advice?.setup;
   const unfair = data.comparison.setups.filter(({ fair, priced_in }) => !fair && priced_in !== null);
   if (season.setups.length === 0 || season.crops.length === 0) {
-    return <div className="empty"><h1>Nothing to compare yet</h1><p>{season.crops.length === 0 ? 'Write what you want to raise on the grow list first.' : 'Add a way of raising it.'}</p><AddSetup season={season} /></div>;
+    return (
+      <div className="empty">
+        <h1>Nothing to compare yet</h1>
+        <p>{season.crops.length === 0 ? 'Write what you want to raise on the grow list first.' : 'Add a way of raising it.'}</p>
+        <AddSetup season={season} />
+      </div>
+    );
   }
   return (
     <>
       <div className="list-head">
         <div>
-          <h1>What one plant in the bed costs you, {count(setups.length)} {setups.length === 1 ? 'way' : 'ways'}</h1>
+          <h1>
+            What one plant in the bed costs you, {count(setups.length)} {setups.length === 1 ? 'way' : 'ways'}
+          </h1>
           <AdviceLine advice={data.comparison.advice} season={season} />
-          <p className="quiet">Each coin is {money(data.comparison.coin, season.currency, true).replace('.0', '')}.{data.comparison.nursery === null ? '' : ` The dashed line is the nursery: ${money(data.comparison.nursery, season.currency, true)} a plant.`} Any figure opens its working.</p>
+          <p className="quiet">
+            Each coin is {coinMoney(data.stacks.coin, season.currency)}.
+            {data.comparison.nursery === null
+              ? ''
+              : ` The dashed line is the nursery: ${money(data.comparison.nursery, season.currency, true)} a plant.`}{' '}
+            Any figure opens its working.
+          </p>
         </div>
         <AddSetup season={season} />
       </div>
-      <div className="compare-scroll" tabIndex={0} role="region" aria-label="Set-ups side by side">
-        <table className="compare" style={{ ['--ways' as string]: setups.length }}>
-          <thead className="hidden-head"><tr><th scope="col">What</th>{setups.map((row) => <th key={row.id} scope="col">{row.name}</th>)}</tr></thead>
+      <div className={s.compareScroll} tabIndex={0} role="region" aria-label="Set-ups side by side">
+        <table className={s.compare} style={{ ['--ways' as string]: setups.length }}>
+          <thead className={s.hiddenHead}>
+            <tr>
+              <th scope="col">What</th>
+              {setups.map((row) => (
+                <th key={row.id} scope="col">
+                  {row.name}
+                </th>
+              ))}
+            </tr>
+          </thead>
           <tbody>
-            <StackRow compared={data.comparison} setups={season.setups} currency={season.currency} shown={setup.id} />
-            <tr className="lead"><th scope="row">One plant, list filled</th>
+            <StackRow
+              stacks={data.stacks}
+              compared={data.comparison}
+              setups={season.setups}
+              currency={season.currency}
+              shown={setup.id}
+            />
+            <tr className={s.lead}>
+              <th scope="row">One plant, list filled</th>
               {setups.map((row) => {
                 const per = results.get(row.id)?.per_wanted ?? null;
                 const compared = data.comparison.setups.find(({ id }) => id === row.id);
                 const shownPer = price && compared?.priced_in != null ? compared.priced_in : per;
-                return <td key={row.id} className={row.id === setup.id ? 'here' : ''}><button type="button" className={`amount mono ${row.id === best ? 'copper' : ''}`} data-per-wanted={row.id} onClick={() => ask({ figure: 'per_wanted', crop: null, setup: row.id })}>{money(shownPer, season.currency, true)}</button>{row.id === best && <small className="copper">cheapest</small>}{compared && !compared.fair && !(price && compared.still_missing < 0.5) && <small className="trouble">▲ not the whole list</small>}</td>;
+                return (
+                  <td key={row.id} className={row.id === setup.id ? 'here' : undefined}>
+                    <button
+                      type="button"
+                      className={clsx('amount mono', row.id === best ? 'copper' : undefined)}
+                      data-per-wanted={row.id}
+                      onClick={() => ask({ figure: 'per_wanted', crop: null, setup: row.id })}
+                    >
+                      {money(shownPer, season.currency, true)}
+                    </button>
+                    {row.id === best && <small className="copper">cheapest</small>}
+                    {compared && !compared.fair && !(price && compared.fair_priced_in) && (
+                      <small className="trouble">▲ not the whole list</small>
+                    )}
+                  </td>
+                );
               })}
             </tr>
-            <tr className="names"><th scope="row"><span className="hidden">Set-up</span></th>
-              {setups.map((row) => <td key={row.id} className={row.id === setup.id ? 'here' : ''}><button type="button" className="link" aria-pressed={row.id === setup.id} data-setup={row.id} onClick={() => void store.show(row.id)}>{row.name}</button></td>)}
+            <tr className={s.names}>
+              <th scope="row">
+                <span className="hidden">Set-up</span>
+              </th>
+              {setups.map((row) => (
+                <td key={row.id} className={row.id === setup.id ? 'here' : undefined}>
+                  <button
+                    type="button"
+                    className="link"
+                    aria-pressed={row.id === setup.id}
+                    data-setup={row.id}
+                    onClick={() => store.show(row.id)}
+                  >
+                    {row.name}
+                  </button>
+                </td>
+              ))}
             </tr>
             {rows(season, wanted).map((row) => (
-              <tr key={row.name}><th scope="row">{row.name}</th>
+              <tr key={row.name}>
+                <th scope="row">{row.name}</th>
                 {setups.map(({ id }) => {
                   const [result, compared] = [results.get(id), data.comparison.setups.find((one) => one.id === id)];
                   const text = result && compared ? row.cell(result, compared) : null;
-                  return <td key={id} className={`mono${id === setup.id ? ' here' : ''}${row.trouble && text !== null ? ' trouble' : ''}`}>
-                    {text === null ? '–' : row.figure ? <button type="button" className="amount" onClick={() => ask({ figure: row.figure ?? '', crop: null, setup: id })}>{text}</button> : text}
-                  </td>;
+                  return (
+                    <td
+                      key={id}
+                      className={clsx(
+                        'mono',
+                        id === setup.id ? 'here' : undefined,
+                        row.trouble && text !== null ? 'trouble' : undefined,
+                      )}
+                    >
+                      {text === null ? (
+                        '–'
+                      ) : row.figure ? (
+                        <button
+                          type="button"
+                          className="amount"
+                          onClick={() => ask({ figure: row.figure ?? '', crop: null, setup: id })}
+                        >
+                          {text}
+                        </button>
+                      ) : (
+                        text
+                      )}
+                    </td>
+                  );
                 })}
               </tr>
             ))}
           </tbody>
         </table>
       </div>
-      {unfair.length > 0 && <label className="tick fair"><input type="checkbox" name="priced_in" checked={price} onChange={(event) => setPrice(event.target.checked)} /> Price in at the nursery what a way cannot supply (marked ▲), so that all compare fairly</label>}
-      {data.comparison.setups.some(({ still_missing, fair }) => !fair && still_missing >= 0.5) && <p className="quiet">A way marked ▲ that still misses plants nobody sells cannot be compared fairly: its price is for fewer plants.</p>}
+      {unfair.length > 0 && (
+        <label className={clsx('tick', s.fair)}>
+          <input type="checkbox" name="priced_in" checked={price} onChange={(event) => setPrice(event.target.checked)} /> Price in
+          at the nursery what a way cannot supply (marked ▲), so that all compare fairly
+        </label>
+      )}
+      {data.comparison.setups.some(({ fair, fair_priced_in }) => !fair && !fair_priced_in) && (
+        <p className="quiet">
+          A way marked ▲ that still misses plants nobody sells cannot be compared fairly: its price is for fewer plants.
+        </p>
+      )}
       <SetupPanel shown={shown} />
-      <div className="two">
-        <DifferencePart season={season} id={state.id} revision={state.revision} here={setup.id} other={best === undefined || best === setup.id ? setups.find(({ id }) => id !== setup.id)?.id ?? setup.id : best} />
-        <YearsPart season={season} id={state.id} revision={state.revision} here={setup.id} />
+      <div className={s.two}>
+        <DifferencePart
+          season={season}
+          id={seasonId}
+          revision={revision}
+          here={setup.id}
+          other={best === undefined || best === setup.id ? (setups.find(({ id }) => id !== setup.id)?.id ?? setup.id) : best}
+        />
+        <YearsPart season={season} id={seasonId} revision={revision} here={setup.id} />
       </div>
       <VerdictTable season={season} compared={data} here={setup.id} />
     </>

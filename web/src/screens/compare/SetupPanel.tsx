@@ -4,36 +4,85 @@ import type { OnScreen } from '../../season/SeasonContext';
 import { useStore } from '../../season/SeasonContext';
 import { money } from '../../words/money';
 import { parseText } from '../growlist/parse';
+import s from './compare.module.css';
 
-const LISTS = [['lights', 'Lamps'], ['mats', 'Mats'], ['appliances', 'Fans and the like'], ['gear', 'Gear']] as const;
+const LISTS = [
+  ['lights', 'Lamps'],
+  ['mats', 'Mats'],
+  ['appliances', 'Fans and the like'],
+  ['gear', 'Gear'],
+] as const;
 
 /** What is in the set-up on screen: its name, the method of most crops, lamps, mats and gear. */
 export function SetupPanel({ shown: { season, setup } }: { shown: OnScreen }) {
   const store = useStore();
-  const save = (key: string, label: string) => (to: unknown) => store.change([{ path: ['setups', setup.id, key], to }], `${label}, ${setup.name}`);
+  const save = (key: string, label: string) => (to: unknown) =>
+    store.change([{ path: ['setups', setup.id, key], to }], `${label}, ${setup.name}`);
   const others = season.setups.filter(({ id }) => id !== setup.id);
-  const remove = async () => {
-    await store.change([{ path: ['setups', setup.id], to: null }], `${setup.name} taken out`);
-  };
+  const set = (key: string, label: string) => (to: unknown) =>
+    store.apply([{ path: ['setups', setup.id, key], to }], `${label}, ${setup.name}`);
   return (
-    <details className="setup-panel" open={setup.id === season.setups.at(-1)?.id && setup.meta !== undefined}>
+    <details className={s.setupPanel} open={setup.id === season.setups.at(-1)?.id && setup.meta !== undefined}>
       <summary>What is in “{setup.name}”</summary>
-      <div className="setup-body">
+      <div className={s.setupBody}>
         <div>
-          <EditText<string> label="Name" name="setup_name" value={setup.name} show={String} parse={parseText} save={save('name', 'name')} />
-          <label className="pick">Most crops are<Select aria-label="Method of most crops" value={setup.method} popupMatchSelectWidth={false} onChange={(to: string) => void save('method', 'method')(to)}
-            options={[...season.methods.map(({ id, name }) => ({ value: id, label: name })), { value: 'nursery', label: 'Bought' }]} /></label>
+          <EditText<string>
+            label="Name"
+            name="setup_name"
+            value={setup.name}
+            show={String}
+            parse={parseText}
+            save={save('name', 'name')}
+          />
+          <label className="pick">
+            Most crops are
+            <Select
+              aria-label="Method of most crops"
+              value={setup.method}
+              popupMatchSelectWidth={false}
+              onChange={set('method', 'method')}
+              options={[
+                ...season.methods.map(({ id, name }) => ({ value: id, label: name })),
+                { value: 'nursery', label: 'Bought' },
+              ]}
+            />
+          </label>
           <p className="quiet">{Object.keys(setup.overrides).length} crops go their own way; see the grow list.</p>
-          {others.length > 0 && <button type="button" className="plain" data-action="remove-setup" onClick={() => void remove().then(() => store.show(others[0]?.id ?? ''))}>Take this way out</button>}
+          {others.length > 0 && (
+            <button
+              type="button"
+              className="plain"
+              data-action="remove-setup"
+              onClick={() => store.apply([{ path: ['setups', setup.id], to: null }], `${setup.name} taken out`)}
+            >
+              Take this way out
+            </button>
+          )}
         </div>
-        {LISTS.map(([list, title]) => season[list].length > 0 && (
-          <fieldset key={list}><legend>{title}</legend>
-            {season[list].map((thing) => (
-              <label key={thing.id} className="tick"><input type="checkbox" checked={setup[list].includes(thing.id)} onChange={(event) => void save(list, title.toLowerCase())(event.target.checked ? [...setup[list], thing.id] : setup[list].filter((id) => id !== thing.id))} />
-                {thing.name}{thing.owned ? ', yours already' : `, ${money(thing.price, season.currency)}`}</label>
-            ))}
-          </fieldset>
-        ))}
+        {LISTS.map(
+          ([list, title]) =>
+            season[list].length > 0 && (
+              <fieldset key={list}>
+                <legend>{title}</legend>
+                {season[list].map((thing) => (
+                  <label key={thing.id} className="tick">
+                    <input
+                      type="checkbox"
+                      checked={setup[list].includes(thing.id)}
+                      onChange={(event) =>
+                        set(
+                          list,
+                          title.toLowerCase(),
+                        )(event.target.checked ? [...setup[list], thing.id] : setup[list].filter((id) => id !== thing.id))
+                      }
+                    />
+                    {thing.name}
+                    {thing.owned ? ', yours already' : `, ${money(thing.price, season.currency)}`}
+                  </label>
+                ))}
+              </fieldset>
+            ),
+        )}
       </div>
     </details>
   );

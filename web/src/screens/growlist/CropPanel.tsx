@@ -8,34 +8,56 @@ import { Cautions } from '../cautions/Cautions';
 import { HowPart } from './HowPart';
 import { PacketPart } from './PacketPart';
 import { WhenPart } from './WhenPart';
+import s from './growlist.module.css';
 
-export interface PanelProps { shown: OnScreen; crop: Crop; facts: LineFacts; result: CropResult; picture: CropPicture }
+export interface PanelProps {
+  shown: OnScreen;
+  crop: Crop;
+  facts: LineFacts;
+  result: CropResult;
+  picture: CropPicture;
+}
 
 /** Everything else of a line: its plants, its packet, its method, and the other ways it could go. */
 export function CropPanel({ close, ...props }: PanelProps & { close: () => void }) {
-  const { shown: { state, setup }, crop, facts: { lot } } = props;
+  const {
+    shown: { id, revision, setup },
+    crop,
+    facts: { lot },
+  } = props;
   const store = useStore();
   const { status } = useSnapshot();
   const { data: choices, error } = useQuery({
-    queryKey: ['choices', state.id, setup.id, crop.id, state.revision],
-    queryFn: () => answered(client.GET('/api/seasons/{season}/setups/{setup}/crops/{crop}/choices', { params: { path: { season: state.id, setup: setup.id, crop: crop.id } } })),
+    queryKey: ['choices', id, setup.id, crop.id, revision],
+    queryFn: () =>
+      answered(
+        client.GET('/api/seasons/{season}/setups/{setup}/crops/{crop}/choices', {
+          params: { path: { season: id, setup: setup.id, crop: crop.id } },
+        }),
+      ),
     placeholderData: (before, query) => (query?.queryKey[3] === crop.id ? before : undefined),
   });
   const remove = () => {
     close();
-    void store.change([{ path: ['crops', crop.id], to: null }], `${lot.variety} taken off the list`);
+    store.apply([{ path: ['crops', crop.id], to: null }], `${lot.variety} taken off the list`);
   };
   return (
-    <div className="panel-body" aria-busy={status === 'saving'}>
+    <div className={s.panelBody} data-part="panel-body" aria-busy={status === 'saving'}>
       <WhenPart {...props} />
       <PacketPart {...props} lots={choices?.lots ?? null} />
       <HowPart {...props} methods={choices?.methods ?? null} />
-      {error && <p className="trouble" role="alert">{words(error)}</p>}
-      <div className="panel-foot">
+      {error && (
+        <p className="trouble" role="alert">
+          {words(error)}
+        </p>
+      )}
+      <div className={s.panelFoot}>
         <Cautions cautions={choices?.cautions ?? []} />
-        <p className="panel-links">
-          <Link to={`/seasons/${state.id}/crops/${encodeURIComponent(crop.id)}`}>Its cost, penny by penny</Link>
-          <button type="button" className="plain" onClick={remove} data-action="remove">Take it off the list</button>
+        <p className={s.panelLinks}>
+          <Link to={`/seasons/${id}/crops/${encodeURIComponent(crop.id)}`}>Its cost, penny by penny</Link>
+          <button type="button" className="plain" onClick={remove} data-action="remove">
+            Take it off the list
+          </button>
         </p>
       </div>
     </div>

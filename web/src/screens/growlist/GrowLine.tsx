@@ -1,80 +1,249 @@
+import { clsx } from 'clsx';
 import { memo } from 'react';
 import type { Crop, CropPicture, CropResult } from '../../api/types';
 import { Cell } from '../../edit/Cell';
+import { boundsOf } from '../../edit/bounds';
 import { parseNumber, showNumber } from '../../edit/numbers';
-import type { SeasonStore } from '../../season/SeasonStore';
+import type { SeasonActions } from '../../season/SeasonContext';
 import type { LineFacts } from '../../season/site';
 import { useAsk } from '../../shell/AskContext';
 import { money, moneySign } from '../../words/money';
 import { failure, odds, sowingLine, upper, verdictWords, warningWords } from '../../words/sowing';
 import { SiteStrip } from './SiteStrip';
 import { parseSeeds, parseText } from './parse';
+import s from './growlist.module.css';
 
 interface Props {
-  store: SeasonStore; setup: string; crop: Crop;
+  store: SeasonActions;
+  setup: string;
+  crop: Crop;
   /** What the figures were reckoned for; `crop` may be ahead of it. */
-  reckoned: number; facts: LineFacts; result: CropResult; picture: CropPicture;
-  currency: string; us: boolean; year: number; open: boolean; chosen: boolean;
-  toggle: (crop: string) => void; choose: (crop: string, range: boolean) => void;
+  reckoned: number;
+  facts: LineFacts;
+  result: CropResult;
+  picture: CropPicture;
+  currency: string;
+  us: boolean;
+  year: number;
+  open: boolean;
+  chosen: boolean;
+  toggle: (crop: string) => void;
+  choose: (crop: string, range: boolean) => void;
 }
 
-const PRICE = { least: 0, most: 1_000_000 };
-const WANTED = { least: 1, most: 100_000, whole: true };
-
 /** One crop, read like a sentence; every figure is changed where it stands. */
-export const GrowLine = memo(function GrowLine({ store, setup, crop, reckoned, facts, result, picture, currency, us, year, open, chosen, toggle, choose }: Props) {
+export const GrowLine = memo(function GrowLine({
+  store,
+  setup,
+  crop,
+  reckoned,
+  facts,
+  result,
+  picture,
+  currency,
+  us,
+  year,
+  open,
+  chosen,
+  toggle,
+  choose,
+}: Props) {
   const ask = useAsk();
   const { lot, species, method, site } = facts;
   const { line } = picture;
   const verdict = verdictWords(result, line, currency, crop.substitute);
   const name = lot.variety;
   const own = lot.seeds_per_packet === null;
-  const save = (path: (string | number)[], label: string) => (to: unknown) => store.change([{ path, to }, ...(path[2] === 'wanted' && crop.split !== null ? [{ path: ['crops', crop.id, 'split'], to: null }] : [])], `${label}, ${name}`);
-  const split = crop.split === null ? null : [[crop.split.keep, 'keep'], [crop.split.give, 'give'], [crop.split.sell, 'sell']].filter(([n]) => n !== 0).map(([n, word]) => `${n} ${word}`).join(', ');
+  const save = (path: (string | number)[], label: string) => (to: unknown) => store.change([{ path, to }], `${label}, ${name}`);
+  const split =
+    crop.split === null
+      ? null
+      : [
+          [crop.split.keep, 'keep'],
+          [crop.split.give, 'give'],
+          [crop.split.sell, 'sell'],
+        ]
+          .filter(([n]) => n !== 0)
+          .map(([n, word]) => `${n} ${word}`)
+          .join(', ');
   const age = line.age === 0 ? 'fresh' : `${line.age} yr old`;
   return (
-    <tr className={`line${open ? ' line-open' : ''}${chosen ? ' line-chosen' : ''}`} data-line data-crop={crop.id}>
-      <td className="line-mark">
-        <input type="checkbox" aria-label={`Choose ${name}`} checked={chosen} onClick={(event) => choose(crop.id, event.shiftKey)} onChange={() => undefined} />
+    <tr className={clsx(s.line, open ? s.lineOpen : undefined, chosen ? s.lineChosen : undefined)} data-line data-crop={crop.id}>
+      <td className={s.lineMark}>
+        <input
+          type="checkbox"
+          aria-label={`Choose ${name}`}
+          checked={chosen}
+          onClick={(event) => choose(crop.id, event.shiftKey)}
+          onChange={() => undefined}
+        />
       </td>
-      <td className="line-crop">
-        <Cell label={`Variety of ${name}`} name={`${crop.id}.variety`} column="variety" value={name} show={String} parse={parseText} className="strong" save={save(['seed_lots', lot.id, 'variety'], 'variety')} />
-        <small>{species?.name}{crop.anchor === 'first_frost' ? ', autumn' : ''}{method ? ` · ${method.name.charAt(0).toLowerCase()}${method.name.slice(1)}` : ''}</small>
-      </td>
-      <td className="line-wanted" data-head="Wanted">
-        <Cell label={`Wanted of ${name}`} name={`${crop.id}.wanted`} column="wanted" value={crop.wanted} show={showNumber} parse={(typed) => parseNumber(typed, WANTED)} inputMode="decimal" className="strong" save={save(['crops', crop.id, 'wanted'], 'wanted')} />
-        {split !== null && <small>{split}</small>}
-      </td>
-      <td className="line-packet" data-head="Packet">
-        {own ? <span className="mono strong">own seed</span> : (
-          <span className="mono strong">{moneySign(currency)}<Cell label={`Packet price of ${name}`} name={`${crop.id}.packet_price`} column="price" value={lot.packet_price} show={(value) => value.toFixed(2)} parse={(typed) => parseNumber(typed, PRICE)} inputMode="decimal" save={save(['seed_lots', lot.id, 'packet_price'], 'packet price')} /></span>
-        )}
-        <small>{own ? 'a pinch' : <><Cell label={`Seeds in a packet of ${name}`} name={`${crop.id}.seeds`} column="seeds" value={lot.seeds_per_packet ?? 0} show={showNumber} parse={parseSeeds} inputMode="decimal" save={save(['seed_lots', lot.id, 'seeds_per_packet'], 'seeds in a packet')} /> seeds</>},{' '}
-          <span title={`packed for ${lot.packed_for}, season ${year}`}>{age}</span>
-          {line.come_up_of_hundred !== null && <> · <button type="button" className="link" data-explain="g" onClick={() => ask({ figure: 'g', crop: crop.id })}>{line.come_up_of_hundred} of 100 come up</button></>}
+      <td className={s.lineCrop} data-part="line-crop">
+        <Cell
+          label={`Variety of ${name}`}
+          name={`${crop.id}.variety`}
+          column="variety"
+          value={name}
+          show={String}
+          parse={parseText}
+          className="strong"
+          save={save(['seed_lots', lot.id, 'variety'], 'variety')}
+        />
+        <small>
+          {species?.name}
+          {crop.anchor === 'first_frost' ? ', autumn' : ''}
+          {method ? ` · ${method.name.charAt(0).toLowerCase()}${method.name.slice(1)}` : ''}
         </small>
       </td>
-      <td className="line-sow" data-head="How much to sow">
-        {result.grown && line.strip !== null && method ? <>
-          <SiteStrip strip={line.strip} />
-          <small>
-            <button type="button" className="link" data-explain="seeds" onClick={() => ask({ figure: 'seeds', crop: crop.id })}>{sowingLine(result, method, reckoned, site, us)}</button>
-            {crop.sow?.method === method.id && ', your say'}
+      <td className={s.lineWanted} data-head="Wanted">
+        <Cell
+          label={`Wanted of ${name}`}
+          name={`${crop.id}.wanted`}
+          column="wanted"
+          value={crop.wanted}
+          show={showNumber}
+          parse={(typed) => parseNumber(typed, boundsOf('crops.wanted'))}
+          inputMode="decimal"
+          className="strong mono"
+          save={save(['crops', crop.id, 'wanted'], 'wanted')}
+        />
+        {split !== null && <small>{split}</small>}
+      </td>
+      <td className={s.linePacket} data-head="Packet">
+        {own ? (
+          <span className="mono strong">own seed</span>
+        ) : (
+          <span className="mono strong">
+            {moneySign(currency)}
+            <Cell
+              label={`Packet price of ${name}`}
+              name={`${crop.id}.packet_price`}
+              column="price"
+              value={lot.packet_price}
+              show={(value) => value.toFixed(2)}
+              parse={(typed) => parseNumber(typed, boundsOf('seed_lots.packet_price'))}
+              inputMode="decimal"
+              save={save(['seed_lots', lot.id, 'packet_price'], 'packet price')}
+            />
+          </span>
+        )}
+        <small>
+          {own ? (
+            'a pinch'
+          ) : (
+            <>
+              <Cell
+                label={`Seeds in a packet of ${name}`}
+                name={`${crop.id}.seeds`}
+                column="seeds"
+                value={lot.seeds_per_packet ?? 0}
+                show={showNumber}
+                parse={parseSeeds}
+                inputMode="decimal"
+                save={save(['seed_lots', lot.id, 'seeds_per_packet'], 'seeds in a packet')}
+              />{' '}
+              seeds
+            </>
+          )}
+          , <span title={`packed for ${lot.packed_for}, season ${year}`}>{age}</span>
+          {line.come_up_of_hundred !== null && (
+            <>
+              {' '}
+              ·{' '}
+              <button type="button" className="link" data-explain="g" onClick={() => ask({ figure: 'g', crop: crop.id })}>
+                {line.come_up_of_hundred} of 100 come up
+              </button>
+            </>
+          )}
+        </small>
+      </td>
+      <td className={s.lineSow} data-part="line-sow" data-head="How much to sow">
+        {result.grown && line.strip !== null && method ? (
+          <>
+            <SiteStrip strip={line.strip} />
+            <small>
+              <button type="button" className="link" data-explain="seeds" onClick={() => ask({ figure: 'seeds', crop: crop.id })}>
+                {sowingLine(result, method, reckoned, site, us)}
+              </button>
+              {crop.sow?.method === method.id && ', your say'}
+            </small>
+          </>
+        ) : (
+          <small className={result.cost === null ? 'trouble' : undefined}>
+            {result.cost === null ? `▲ ${upper(failure(result.warnings[0]))}` : 'nothing: you buy it'}
           </small>
-        </> : <small className={result.cost === null ? 'trouble' : ''}>{result.cost === null ? `▲ ${upper(failure(result.warnings[0]))}` : 'nothing: you buy it'}</small>}
-        {result.grown && result.warnings.map((code) => <small key={code} className="trouble">▲ {warningWords(code)}</small>)}
+        )}
+        {result.grown &&
+          result.warnings.map((code) => (
+            <small key={code} className="trouble">
+              ▲ {warningWords(code)}
+            </small>
+          ))}
       </td>
-      <td className="line-odds" data-head="Odds">{result.p_enough !== null && <><button type="button" className="amount mono strong" data-odds onClick={() => ask({ figure: 'p_enough', crop: crop.id })}>{odds(result.p_enough)}</button><small>of having enough</small></>}</td>
-      <td className="line-cost" data-head="One finished">
-        {result.per_finished !== null
-          ? <button type="button" className="amount copper mono strong" data-cost onClick={() => ask({ figure: 'per_finished', crop: crop.id })}>{money(result.per_finished, currency, true)}</button>
-          : <span className="mono">–</span>}
-        <small>nursery {line.nursery_each === null ? '–' : <button type="button" className="link" onClick={() => ask({ figure: 'nursery_each', crop: crop.id })}>{money(line.nursery_each, currency, true)}</button>}</small>
+      <td className={s.lineOdds} data-head="Odds">
+        {result.p_enough !== null && (
+          <>
+            <button
+              type="button"
+              className="amount mono strong"
+              data-odds
+              onClick={() => ask({ figure: 'p_enough', crop: crop.id })}
+            >
+              {odds(result.p_enough)}
+            </button>
+            <small>of having enough</small>
+          </>
+        )}
       </td>
-      <td className="line-verdict" data-head="Verdict"><span className={`verdict-${verdict.tone} strong`}>{verdict.word}</span><small>{line.saves === null ? verdict.reason : <button type="button" className="link" onClick={() => ask({ figure: 'saves', crop: crop.id })}>{verdict.reason}</button>}</small></td>
-      <td className="line-more">
-        <button type="button" className="plain" aria-expanded={open} aria-controls={`panel-${crop.id}`} data-open={crop.id} onClick={() => toggle(crop.id)}>
-          <span aria-hidden="true">{open ? '▴' : '▾'}</span><span className="hidden">{open ? 'Less' : 'More'} on {name} in {setup}</span>
+      <td className={s.lineCost} data-head="One finished">
+        {result.per_finished !== null ? (
+          <button
+            type="button"
+            className="amount copper mono strong"
+            data-cost
+            onClick={() => ask({ figure: 'per_finished', crop: crop.id })}
+          >
+            {money(result.per_finished, currency, true)}
+          </button>
+        ) : (
+          <span className="mono">–</span>
+        )}
+        <small>
+          nursery{' '}
+          {line.nursery_each === null ? (
+            '–'
+          ) : (
+            <button type="button" className="link" onClick={() => ask({ figure: 'nursery_each', crop: crop.id })}>
+              {money(line.nursery_each, currency, true)}
+            </button>
+          )}
+        </small>
+      </td>
+      <td className={s.lineVerdict} data-head="Verdict">
+        <span className={clsx(`verdict-${verdict.tone}`, 'strong')}>{verdict.word}</span>
+        <small>
+          {line.saves === null ? (
+            verdict.reason
+          ) : (
+            <button type="button" className="link" onClick={() => ask({ figure: 'saves', crop: crop.id })}>
+              {verdict.reason}
+            </button>
+          )}
+        </small>
+      </td>
+      <td className={s.lineMore}>
+        <button
+          type="button"
+          className="plain"
+          aria-expanded={open}
+          aria-controls={`panel-${crop.id}`}
+          data-open={crop.id}
+          onClick={() => toggle(crop.id)}
+        >
+          <span aria-hidden="true">{open ? '▴' : '▾'}</span>
+          <span className="hidden">
+            {open ? 'Less' : 'More'} on {name} in {setup}
+          </span>
         </button>
       </td>
     </tr>

@@ -12,6 +12,7 @@ import { GrowLine } from './GrowLine';
 import { ManyBar } from './ManyBar';
 import { SeasonFacts } from './SeasonFacts';
 import { ORDERS, sortLines, type Order, type ShownLine } from './order';
+import s from './growlist.module.css';
 
 /** The grow list: what, how many, from which packet, how much to sow, what it costs, and whether to. */
 export function GrowListScreen() {
@@ -21,7 +22,7 @@ export function GrowListScreen() {
 
 function List({ shown }: { shown: OnScreen }) {
   const store = useStore();
-  const { season, setup, cropResult, picture } = shown;
+  const { season, reckoned: base, setup, cropResult, picture } = shown;
   const [order, setOrder] = useState<Order>('listed');
   const [filter, setFilter] = useState('');
   const [open, setOpen] = useState<string | null>(null);
@@ -31,67 +32,155 @@ function List({ shown }: { shown: OnScreen }) {
 
   const lines = useMemo(() => {
     const facts = factsOf(season);
-    const reckoned = new Map(shown.state.season.crops.map((crop) => [crop.id, crop.wanted]));
+    const reckoned = new Map(base.crops.map((crop) => [crop.id, crop.wanted]));
     const all = season.crops.flatMap((crop): ShownLine[] => {
       const [result, drawn] = [cropResult(crop.id), picture(crop.id)];
       const known = facts(crop, result);
-      return result && drawn && known ? [{ crop, reckoned: reckoned.get(crop.id) ?? crop.wanted, result, picture: drawn, facts: known }] : [];
+      return result && drawn && known
+        ? [{ crop, reckoned: reckoned.get(crop.id) ?? crop.wanted, result, picture: drawn, facts: known }]
+        : [];
     });
-    const found = wish === '' ? all : all.filter(({ crop, facts: { lot, species, method }, result }) =>
-      [lot.variety, species?.name, method?.name, crop.id, result.verdict?.replace('_', ' ')].some((text) => text?.toLowerCase().includes(wish)));
+    const found =
+      wish === ''
+        ? all
+        : all.filter(({ crop, facts: { lot, species, method }, result }) =>
+            [lot.variety, species?.name, method?.name, crop.id, result.verdict?.replace('_', ' ')].some((text) =>
+              text?.toLowerCase().includes(wish),
+            ),
+          );
     return sortLines(found, order);
-  }, [season, shown.state, cropResult, picture, order, wish]);
+  }, [season, base, cropResult, picture, order, wish]);
 
   const toggle = useCallback((crop: string) => setOpen((now) => (now === crop ? null : crop)), []);
   const ids = useRef<string[]>([]);
   useEffect(() => {
     ids.current = lines.map(({ crop }) => crop.id);
   }, [lines]);
-  const choose = useCallback((crop: string, range: boolean) => setChosen((now) => {
-    const next = new Set(now);
-    const from = range && last.current !== null ? ids.current.indexOf(last.current) : -1;
-    const to = ids.current.indexOf(crop);
-    if (from >= 0) ids.current.slice(Math.min(from, to), Math.max(from, to) + 1).forEach((id) => next.add(id));
-    else if (!next.delete(crop)) next.add(crop);
-    last.current = crop;
-    return next;
-  }), []);
+  const choose = useCallback(
+    (crop: string, range: boolean) =>
+      setChosen((now) => {
+        const next = new Set(now);
+        const from = range && last.current !== null ? ids.current.indexOf(last.current) : -1;
+        const to = ids.current.indexOf(crop);
+        if (from >= 0) ids.current.slice(Math.min(from, to), Math.max(from, to) + 1).forEach((id) => next.add(id));
+        else if (!next.delete(crop)) next.add(crop);
+        last.current = crop;
+        return next;
+      }),
+    [],
+  );
 
-  const wanted = season.crops.reduce((sum, crop) => sum + crop.wanted, 0);
+  const { wanted } = shown.pictures;
   const many: Crop[] = season.crops.filter(({ id }) => chosen.has(id));
   const all = many.length > 0 && many.length === lines.length;
   return (
     <>
       <div className="list-head">
         <div>
-          <h1>{season.crops.length === 0 ? 'Nothing on the list yet' : `${upper(count(season.crops.length))} ${plural(season.crops.length, 'crop')}, ${wanted.toLocaleString('en')} ${plural(wanted, 'plant')} wanted`}</h1>
+          <h1>
+            {season.crops.length === 0
+              ? 'Nothing on the list yet'
+              : `${upper(count(season.crops.length))} ${plural(season.crops.length, 'crop')}, ${wanted.toLocaleString('en')} ${plural(wanted, 'plant')} wanted`}
+          </h1>
           <SeasonFacts season={season} />
           <div className="list-tools">
             <SetupPicker />
-            {season.crops.length > 0 && <>
-              <label>Order<Select<Order> aria-label="Order" value={order} onChange={setOrder} options={ORDERS} popupMatchSelectWidth={false} /></label>
-              <label>Only<Input name="filter" aria-label="Show only" allowClear placeholder="tomato, buy, cells…" value={filter} onChange={(event) => setFilter(event.target.value)} /></label>
-            </>}
+            {season.crops.length > 0 && (
+              <>
+                <label>
+                  Order
+                  <Select<Order>
+                    aria-label="Order"
+                    value={order}
+                    onChange={setOrder}
+                    options={ORDERS}
+                    popupMatchSelectWidth={false}
+                  />
+                </label>
+                <label>
+                  Only
+                  <Input
+                    name="filter"
+                    aria-label="Show only"
+                    allowClear
+                    placeholder="tomato, buy, cells…"
+                    value={filter}
+                    onChange={(event) => setFilter(event.target.value)}
+                  />
+                </label>
+              </>
+            )}
           </div>
         </div>
-        <AddBox season={season} added={(state) => setOpen(state.season.crops.length === season.crops.length + 1 ? state.season.crops.at(-1)?.id ?? null : null)} />
+        <AddBox
+          season={season}
+          added={(state) =>
+            setOpen(state.season.crops.length === season.crops.length + 1 ? (state.season.crops.at(-1)?.id ?? null) : null)
+          }
+        />
       </div>
       {many.length > 0 && <ManyBar season={season} setup={setup} chosen={many} clear={() => setChosen(new Set())} />}
-      {season.crops.length === 0 ? <Empty /> : lines.length === 0 ? <p className="quiet">No crop here is like “{filter}”.</p> : (
-        <table className="grow" data-grid>
+      {season.crops.length === 0 ? (
+        <Empty />
+      ) : lines.length === 0 ? (
+        <p className="quiet">No crop here is like “{filter}”.</p>
+      ) : (
+        <table className={s.grow} data-part="grow" data-grid>
           <thead>
             <tr>
-              <th><input type="checkbox" aria-label="Choose all" checked={all} onChange={() => setChosen(all ? new Set() : new Set(lines.map(({ crop }) => crop.id)))} /></th>
-              <th scope="col">Crop</th><th scope="col">Wanted</th><th scope="col">Packet</th><th scope="col">How much to sow</th><th scope="col">Odds</th><th scope="col">One finished</th><th scope="col">Verdict</th>
-              <th><span className="hidden">More</span></th>
+              <th>
+                <input
+                  type="checkbox"
+                  aria-label="Choose all"
+                  checked={all}
+                  onChange={() => setChosen(all ? new Set() : new Set(lines.map(({ crop }) => crop.id)))}
+                />
+              </th>
+              <th scope="col">Crop</th>
+              <th scope="col">Wanted</th>
+              <th scope="col">Packet</th>
+              <th scope="col">How much to sow</th>
+              <th scope="col">Odds</th>
+              <th scope="col">One finished</th>
+              <th scope="col">Verdict</th>
+              <th>
+                <span className="hidden">More</span>
+              </th>
             </tr>
           </thead>
           <tbody>
             {lines.map(({ crop, reckoned, facts, result, picture: drawn }) => (
               <Fragment key={crop.id}>
-                <GrowLine store={store} setup={setup.name} crop={crop} reckoned={reckoned} facts={facts} result={result} picture={drawn} currency={season.currency} us={season.units === 'us'}
-                  year={season.year} open={open === crop.id} chosen={chosen.has(crop.id)} toggle={toggle} choose={choose} />
-                {open === crop.id && <tr className="panel" id={`panel-${crop.id}`}><td colSpan={9}><CropPanel shown={shown} crop={crop} facts={facts} result={result} picture={drawn} close={() => setOpen(null)} /></td></tr>}
+                <GrowLine
+                  store={store}
+                  setup={setup.name}
+                  crop={crop}
+                  reckoned={reckoned}
+                  facts={facts}
+                  result={result}
+                  picture={drawn}
+                  currency={season.currency}
+                  us={season.units === 'us'}
+                  year={season.year}
+                  open={open === crop.id}
+                  chosen={chosen.has(crop.id)}
+                  toggle={toggle}
+                  choose={choose}
+                />
+                {open === crop.id && (
+                  <tr className={s.panel} id={`panel-${crop.id}`}>
+                    <td colSpan={9}>
+                      <CropPanel
+                        shown={shown}
+                        crop={crop}
+                        facts={facts}
+                        result={result}
+                        picture={drawn}
+                        close={() => setOpen(null)}
+                      />
+                    </td>
+                  </tr>
+                )}
               </Fragment>
             ))}
           </tbody>
@@ -104,7 +193,10 @@ function List({ shown }: { shown: OnScreen }) {
 function Empty() {
   return (
     <div className="empty">
-      <p>Write what you want to raise into the box above: <b>8 sweet pepper, 6 tomato, 24 lettuce</b>. A list from a spreadsheet can be pasted as it is.</p>
+      <p>
+        Write what you want to raise into the box above: <b>8 sweet pepper, 6 tomato, 24 lettuce</b>. A list from a spreadsheet
+        can be pasted as it is.
+      </p>
       <p>Each line gets its packet, its sowing and its price from the catalogue; put right what is different with you.</p>
     </div>
   );

@@ -1,3 +1,5 @@
+import { clsx } from 'clsx';
+import { answered, client } from '../../api/client';
 import type { Choice } from '../../api/types';
 import { EditNumber } from '../../edit/EditNumber';
 import { EditText } from '../../edit/EditText';
@@ -6,45 +8,132 @@ import { money, moneySign } from '../../words/money';
 import { odds } from '../../words/sowing';
 import type { PanelProps } from './CropPanel';
 import { parseMaybePercent, parseTest, type HomeTest } from './parse';
+import s from './growlist.module.css';
 
 /** The packet, what its age does to the seed, and the other packets of the drawer side by side. */
-export function PacketPart({ shown: { season }, crop, facts: { lot, species }, picture: { line }, lots }: PanelProps & { lots: Choice[] | null }) {
+export function PacketPart({
+  shown: { season, setup },
+  crop,
+  facts: { lot, species },
+  picture: { line },
+  lots,
+}: PanelProps & { lots: Choice[] | null }) {
   const store = useStore();
-  const save = (key: string, label: string) => (to: unknown) => store.change([{ path: ['seed_lots', lot.id, key], to }], `${label}, ${lot.variety}`);
+  const save = (key: string, label: string) => (to: unknown) =>
+    store.change([{ path: ['seed_lots', lot.id, key], to }], `${label}, ${lot.variety}`);
   const own = lot.seeds_per_packet === null;
-  const pinch = (to: boolean) => store.change(to ? [{ path: ['seed_lots', lot.id, 'packet_price'], to: 0 }, { path: ['seed_lots', lot.id, 'seeds_per_packet'], to: null }]
-    : [{ path: ['seed_lots', lot.id, 'seeds_per_packet'], to: 50 }], `own seed, ${lot.variety}`);
-  const another = async () => {
-    const ids = new Set(season.seed_lots.map(({ id }) => id));
-    let id = `${lot.id}-fresh`;
-    for (let n = 2; ids.has(id); n++) id = `${lot.id}-fresh-${n}`;
-    await store.change([{ path: ['seed_lots', id], to: { ...lot, id, packed_for: season.year, packets_owned: 0, test: null, packet_price: own ? 0 : lot.packet_price } }], `another packet of ${lot.variety}`);
-  };
-  const fresh = line.age === 0 ? `Fresh: ${line.alive_of_hundred} of 100 alive` : `Fresh it was ${line.fresh_of_hundred} of 100; at ${line.age} ${line.age === 1 ? 'year' : 'years'}${lot.test ? ' and by your test' : ''} it is ${line.alive_of_hundred}`;
+  const pinch = (to: boolean) =>
+    store.apply(
+      to
+        ? [
+            { path: ['seed_lots', lot.id, 'packet_price'], to: 0 },
+            { path: ['seed_lots', lot.id, 'seeds_per_packet'], to: null },
+          ]
+        : [{ path: ['seed_lots', lot.id, 'seeds_per_packet'], to: 50 }],
+      `own seed, ${lot.variety}`,
+    );
+  const another = () =>
+    store.attempt(`another packet of ${lot.variety}`, () =>
+      answered(
+        client.POST('/api/seasons/{season}/lots', {
+          params: { path: { season: store.id } },
+          body: { like: lot.id, setup: setup.id },
+        }),
+      ),
+    );
+  const fresh =
+    line.age === 0
+      ? `Fresh: ${line.alive_of_hundred} of 100 alive`
+      : `Fresh it was ${line.fresh_of_hundred} of 100; at ${line.age} ${line.age === 1 ? 'year' : 'years'}${lot.test ? ' and by your test' : ''} it is ${line.alive_of_hundred}`;
   return (
     <section aria-label="The packet">
       <h3>The packet</h3>
-      <label className="tick"><input type="checkbox" name="own" checked={own} onChange={(event) => void pinch(event.target.checked)} /> own seed, by the pinch: costs nothing</label>
-      {!own && <>
-        <EditNumber label="A packet costs" name="price" before={moneySign(season.currency)} value={lot.packet_price} bounds={{ least: 0, most: 1_000_000 }} save={save('packet_price', 'packet price')} />
-        <EditNumber label="Seeds in it" name="seeds" value={lot.seeds_per_packet ?? 1} bounds={{ least: 1, most: 1_000_000, whole: true }} save={save('seeds_per_packet', 'seeds in a packet')} />
-        <EditNumber label="Packets in the drawer" name="owned" value={lot.packets_owned} bounds={{ least: 0, most: 1_000_000, whole: true }} save={save('packets_owned', 'packets in the drawer')} />
-      </>}
-      <EditNumber label="Packed for" name="packed_for" value={lot.packed_for} bounds={{ least: 1900, most: 2200, whole: true }} save={save('packed_for', 'seed year')} />
-      <EditText<number | null> label="Germination printed on it" name="germination" after="%" inputMode="decimal" value={lot.germination} show={(value) => (value === null ? '' : String(Number((value * 100).toFixed(1))))} parse={parseMaybePercent} save={save('germination', 'printed germination')} />
-      <EditText<HomeTest | null> label="Your own test" name="test" value={lot.test} show={(value) => (value === null ? '' : `of ${value.sown}, ${value.sprouted} came up`)} parse={parseTest} save={save('test', 'own test')} />
-      <p className="quiet" data-test="age">{fresh}{line.come_up_of_hundred === null ? '.' : `; where you sow it ${line.come_up_of_hundred} come up.`}</p>
+      <label className="tick">
+        <input type="checkbox" name="own" checked={own} onChange={(event) => pinch(event.target.checked)} /> own seed, by the
+        pinch: costs nothing
+      </label>
+      {!own && (
+        <>
+          <EditNumber
+            label="A packet costs"
+            name="price"
+            before={moneySign(season.currency)}
+            field="seed_lots.packet_price"
+            value={lot.packet_price}
+            save={save('packet_price', 'packet price')}
+          />
+          <EditNumber
+            label="Seeds in it"
+            name="seeds"
+            field="seed_lots.seeds_per_packet"
+            value={lot.seeds_per_packet ?? 1}
+            save={save('seeds_per_packet', 'seeds in a packet')}
+          />
+          <EditNumber
+            label="Packets in the drawer"
+            name="owned"
+            field="seed_lots.packets_owned"
+            value={lot.packets_owned}
+            save={save('packets_owned', 'packets in the drawer')}
+          />
+        </>
+      )}
+      <EditNumber
+        label="Packed for"
+        name="packed_for"
+        field="seed_lots.packed_for"
+        value={lot.packed_for}
+        save={save('packed_for', 'seed year')}
+      />
+      <EditText<number | null>
+        label="Germination printed on it"
+        name="germination"
+        after="%"
+        inputMode="decimal"
+        value={lot.germination}
+        show={(value) => (value === null ? '' : String(Number((value * 100).toFixed(1))))}
+        parse={parseMaybePercent}
+        save={save('germination', 'printed germination')}
+      />
+      <EditText<HomeTest | null>
+        label="Your own test"
+        name="test"
+        value={lot.test}
+        show={(value) => (value === null ? '' : `of ${value.sown}, ${value.sprouted} came up`)}
+        parse={parseTest}
+        save={save('test', 'own test')}
+      />
+      <p className="quiet" data-test="age">
+        {fresh}
+        {line.come_up_of_hundred === null ? '.' : `; where you sow it ${line.come_up_of_hundred} come up.`}
+      </p>
       {lots !== null && (
-        <table className="choices lots">
+        <table className={clsx('choices', s.lots)} data-part="lots">
           <caption>Packets of {species?.name.toLowerCase()} in the drawer</caption>
           <tbody>
             {lots.map((choice) => {
               const row = season.seed_lots.find(({ id }) => id === choice.id);
               const now = choice.id === crop.lot;
               return (
-                <tr key={choice.id} className={now ? 'now' : ''}>
-                  <th scope="row"><label className="tick"><input type="radio" name={`lot-${crop.id}`} checked={now} onChange={() => void store.change([{ path: ['crops', crop.id, 'lot'], to: choice.id }], `packet, ${lot.variety}`)} /> {row?.variety}, {row?.packed_for}</label>
-                    {choice.g !== null && choice.seeds !== null && choice.p_enough !== null && <small className="quiet">{Math.round(choice.g * 100)} of 100 up, {choice.seeds} seeds, {odds(choice.p_enough)} of having enough</small>}</th>
+                <tr key={choice.id} className={now ? 'now' : undefined}>
+                  <th scope="row">
+                    <label className="tick">
+                      <input
+                        type="radio"
+                        name={`lot-${crop.id}`}
+                        checked={now}
+                        onChange={() =>
+                          store.apply([{ path: ['crops', crop.id, 'lot'], to: choice.id }], `packet, ${lot.variety}`)
+                        }
+                      />{' '}
+                      {row?.variety}, {row?.packed_for}
+                    </label>
+                    {choice.g !== null && choice.seeds !== null && choice.p_enough !== null && (
+                      <small className="quiet">
+                        {Math.round(choice.g * 100)} of 100 up, {choice.seeds} seeds, {odds(choice.p_enough)} of having enough
+                      </small>
+                    )}
+                  </th>
                   <td className="mono">{money(choice.per_finished, season.currency, true)}</td>
                 </tr>
               );
@@ -52,7 +141,9 @@ export function PacketPart({ shown: { season }, crop, facts: { lot, species }, p
           </tbody>
         </table>
       )}
-      <button type="button" className="plain" onClick={() => void another()}>Beside a fresh packet of it</button>
+      <button type="button" className="plain" onClick={another}>
+        Beside a fresh packet of it
+      </button>
     </section>
   );
 }

@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import type { CropLine } from '../../api/types';
+import s from './growlist.module.css';
 
 const SIZE = 9;
 const STEP = 11;
@@ -11,9 +12,17 @@ export const SiteStrip = memo(function SiteStrip({ strip }: { strip: NonNullable
   const rows = Math.ceil(total / PER_ROW);
   const kind = (index: number) => (index < strip.wanted ? 'wanted' : index < strip.wanted + strip.surplus ? 'surplus' : 'lost');
   return (
-    <svg className="strip" width={Math.min(total, PER_ROW) * STEP} height={rows * STEP} aria-hidden="true">
+    <svg className={s.strip} width={Math.min(total, PER_ROW) * STEP} height={rows * STEP} aria-hidden="true">
       {Array.from({ length: total }, (_, index) => (
-        <rect key={index} className={`site-${kind(index)}`} x={(index % PER_ROW) * STEP + 0.5} y={Math.floor(index / PER_ROW) * STEP + 0.5} width={SIZE} height={SIZE} rx={2} />
+        <rect
+          key={index}
+          className={s[`site-${kind(index)}`]}
+          x={(index % PER_ROW) * STEP + 0.5}
+          y={Math.floor(index / PER_ROW) * STEP + 0.5}
+          width={SIZE}
+          height={SIZE}
+          rx={2}
+        />
       ))}
     </svg>
   );

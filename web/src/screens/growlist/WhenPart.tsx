@@ -8,52 +8,114 @@ import { day, fromFrost } from '../../words/dates';
 import { money } from '../../words/money';
 import type { PanelProps } from './CropPanel';
 import { parseMaybeDate } from './parse';
-
-const PLANTS = { least: 0, most: 100_000, whole: true };
+import s from './growlist.module.css';
 
 /** What the plants are for, when they go out, rounds, and the nursery's offers. */
-export function WhenPart({ shown: { season }, crop, result, facts: { lot } }: PanelProps) {
+export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot } }: PanelProps) {
   const store = useStore();
   const us = season.units === 'us';
-  const save = (key: string, label: string) => (to: unknown) => store.change([{ path: ['crops', crop.id, key], to }], `${label}, ${lot.variety}`);
+  const save = (key: string, label: string) => (to: unknown) =>
+    store.change([{ path: ['crops', crop.id, key], to }], `${label}, ${lot.variety}`);
   const split = crop.split ?? { keep: crop.wanted, give: 0, sell: 0 };
-  const share = (part: 'keep' | 'give' | 'sell') => (to: number) => {
-    const next = { ...split, [part]: to };
-    return store.change([{ path: ['crops', crop.id, 'wanted'], to: Math.max(1, next.keep + next.give + next.sell) }, { path: ['crops', crop.id, 'split'], to: next.give + next.sell === 0 ? null : next }], `${part}, ${lot.variety}`);
-  };
+  const share = (part: 'keep' | 'give' | 'sell') => (to: number) =>
+    store.change([{ path: ['crops', crop.id, 'split'], to: { ...split, [part]: to } }], `${part}, ${lot.variety}`);
+  const set = (key: string, label: string) => (to: unknown) =>
+    store.apply([{ path: ['crops', crop.id, key], to }], `${label}, ${lot.variety}`);
   const frost = crop.anchor === 'first_frost' ? 'first frost' : 'last frost';
   return (
     <section aria-label="What for and when">
       <h3>What for</h3>
-      <EditNumber label="To plant" name="keep" value={split.keep} bounds={PLANTS} save={share('keep')} />
-      <EditNumber label="To give away" name="give" value={split.give} bounds={PLANTS} save={share('give')} />
-      <EditNumber label="To sell" name="sell" value={split.sell} bounds={PLANTS} save={share('sell')} />
+      <EditNumber label="To plant" name="keep" field="crops.split.keep" value={split.keep} save={share('keep')} />
+      <EditNumber label="To give away" name="give" field="crops.split.give" value={split.give} save={share('give')} />
+      <EditNumber label="To sell" name="sell" field="crops.split.sell" value={split.sell} save={share('sell')} />
       <h3>When</h3>
-      <Segmented<string> aria-label="Counted from" size="small" value={crop.anchor} disabled={season.first_frost === null && crop.anchor === 'last_frost'} onChange={(to) => void save('anchor', 'counted from')(to)}
-        options={[{ value: 'last_frost', label: 'spring, last frost' }, { value: 'first_frost', label: 'autumn, first frost' }]} />
-      <EditNumber label="Planted out" name="offset" after="days after" value={crop.plant_out_offset_days} bounds={{ least: -3650, most: 3650, whole: true }} save={save('plant_out_offset_days', 'planting out')} />
-      <p className="quiet">{fromFrost(crop.plant_out_offset_days, frost)}{result.plant_out_on === null ? '' : `: ${day(result.plant_out_on, us)}`}</p>
-      <EditText<string> label="Sown on a day of yours" name="sow_on" type="date" value={crop.sow_on ?? ''} show={String} parse={parseMaybeDate} save={(to) => save('sow_on', 'sowing date')(to === '' ? null : to)} />
-      <EditNumber label="Chilled before" name="cold_days" after="days" value={crop.cold_days} bounds={{ least: 0, most: 365, whole: true }} save={save('cold_days', 'chilling')} />
+      <Segmented<string>
+        aria-label="Counted from"
+        size="small"
+        value={crop.anchor}
+        disabled={season.first_frost === null && crop.anchor === 'last_frost'}
+        onChange={set('anchor', 'counted from')}
+        options={[
+          { value: 'last_frost', label: 'spring, last frost' },
+          { value: 'first_frost', label: 'autumn, first frost' },
+        ]}
+      />
+      <EditNumber
+        label="Planted out"
+        name="offset"
+        after="days after"
+        field="crops.plant_out_offset_days"
+        value={crop.plant_out_offset_days}
+        save={save('plant_out_offset_days', 'planting out')}
+      />
+      <p className="quiet">
+        {fromFrost(crop.plant_out_offset_days, frost)}
+        {result.plant_out_on === null ? '' : `: ${day(result.plant_out_on, us)}`}
+      </p>
+      <EditText<string>
+        label="Sown on a day of yours"
+        name="sow_on"
+        type="date"
+        value={crop.sow_on ?? ''}
+        show={String}
+        parse={parseMaybeDate}
+        save={(to) => save('sow_on', 'sowing date')(to === '' ? null : to)}
+      />
+      <EditNumber
+        label="Chilled before"
+        name="cold_days"
+        after="days"
+        field="crops.cold_days"
+        value={crop.cold_days}
+        save={save('cold_days', 'chilling')}
+      />
       {result.cold_on !== null && <p className="quiet">into the cold on {day(result.cold_on, us)}</p>}
-      <Rounds crop={crop.id} />
+      <Rounds crop={crop.id} setup={setup.id} />
       <h3>At the nursery</h3>
       {season.nursery.length === 0 && <p className="quiet">This season has no nursery offers yet.</p>}
       {season.nursery.map((offer) => (
-        <label key={offer.id} className="tick"><input type="checkbox" checked={crop.nursery.includes(offer.id)}
-          onChange={(event) => void save('nursery', 'offers')(event.target.checked ? [...crop.nursery, offer.id] : crop.nursery.filter((id) => id !== offer.id))} />
-          {offer.name}, {offer.plants} for {money(offer.price, season.currency)}</label>
+        <label key={offer.id} className="tick">
+          <input
+            type="checkbox"
+            checked={crop.nursery.includes(offer.id)}
+            onChange={(event) =>
+              set(
+                'nursery',
+                'offers',
+              )(event.target.checked ? [...crop.nursery, offer.id] : crop.nursery.filter((id) => id !== offer.id))
+            }
+          />
+          {offer.name}, {offer.plants} for {money(offer.price, season.currency)}
+        </label>
       ))}
-      {crop.nursery.length > 0 && <>
-        <label className="tick"><input type="checkbox" name="substitute" checked={crop.substitute} onChange={(event) => void save('substitute', 'not this variety')(event.target.checked)} /> sold there, but not this variety</label>
-        <EditNumber label="Bought plants lost" name="bought_loss" after="of 100" value={Math.round(crop.bought_loss * 100)} bounds={{ least: 0, most: 99, whole: true }} save={(to) => save('bought_loss', 'bought plants lost')(to / 100)} />
-      </>}
+      {crop.nursery.length > 0 && (
+        <>
+          <label className="tick">
+            <input
+              type="checkbox"
+              name="substitute"
+              checked={crop.substitute}
+              onChange={(event) => set('substitute', 'not this variety')(event.target.checked)}
+            />{' '}
+            sold there, but not this variety
+          </label>
+          <EditNumber
+            label="Bought plants lost"
+            name="bought_loss"
+            after="of 100"
+            field="crops.bought_loss"
+            share
+            value={crop.bought_loss}
+            save={save('bought_loss', 'bought plants lost')}
+          />
+        </>
+      )}
     </section>
   );
 }
 
 /** "Again every 2 weeks, 3 times." */
-function Rounds({ crop }: { crop: string }) {
+function Rounds({ crop, setup }: { crop: string; setup: string }) {
   const store = useStore();
   const [weeks, setWeeks] = useState('2');
   const [times, setTimes] = useState('3');
@@ -62,14 +124,43 @@ function Rounds({ crop }: { crop: string }) {
     const [every, many] = [Math.round(Number(weeks.replace(',', '.')) * 7), Math.round(Number(times))];
     if (!(every >= 1 && every <= 180 && many >= 1 && many <= 26)) return setWhy('Give up to 25 weeks, and 1 to 26 times.');
     setWhy(null);
-    store.run('rounds', () => answered(client.POST('/api/seasons/{season}/crops/{crop}/rounds', { params: { path: { season: store.id, crop } }, body: { every_days: every, times: many, setup: store.get().setup } })))
+    store
+      .run('rounds', () =>
+        answered(
+          client.POST('/api/seasons/{season}/crops/{crop}/rounds', {
+            params: { path: { season: store.id, crop } },
+            body: { every_days: every, times: many, setup },
+          }),
+        ),
+      )
       .catch((error: unknown) => setWhy(words(error)));
   };
   return (
-    <form className="rounds" onSubmit={(event) => { event.preventDefault(); send(); }}>
-      Again every <input aria-label="Weeks between rounds" inputMode="decimal" value={weeks} onChange={(event) => setWeeks(event.target.value)} /> weeks,{' '}
-      <input aria-label="How many times" inputMode="numeric" value={times} onChange={(event) => setTimes(event.target.value)} /> times <button type="submit" className="plain">Add the rounds</button>
-      {why !== null && <p className="edit-why" role="alert">{why}</p>}
+    <form
+      className={s.rounds}
+      onSubmit={(event) => {
+        event.preventDefault();
+        send();
+      }}
+    >
+      Again every{' '}
+      <input
+        aria-label="Weeks between rounds"
+        inputMode="decimal"
+        value={weeks}
+        onChange={(event) => setWeeks(event.target.value)}
+      />{' '}
+      weeks,{' '}
+      <input aria-label="How many times" inputMode="numeric" value={times} onChange={(event) => setTimes(event.target.value)} />{' '}
+      times{' '}
+      <button type="submit" className="plain">
+        Add the rounds
+      </button>
+      {why !== null && (
+        <p className="edit-why" role="alert">
+          {why}
+        </p>
+      )}
     </form>
   );
 }

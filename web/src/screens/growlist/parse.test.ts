@@ -1,7 +1,11 @@
 import { expect, it } from 'vitest';
 import { parseMaybeDate, parseMaybePercent, parseTest, parseText } from './parse';
 
-it.each([['of 20, 17 came up', 20, 17], ['17 of 20', 20, 17], ['17/20', 20, 17]])('reads the test “%s”', (typed, sown, sprouted) => {
+it.each([
+  ['of 20, 17 came up', 20, 17],
+  ['17 of 20', 20, 17],
+  ['17/20', 20, 17],
+])('reads the test “%s”', (typed, sown, sprouted) => {
   expect(parseTest(typed)).toEqual({ ok: true, value: { sown, sprouted } });
 });
 

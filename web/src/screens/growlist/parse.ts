@@ -15,7 +15,9 @@ export const parseSeeds = (typed: string): Parsed<number> => parseNumber(typed, 
 /** A date, or nothing. */
 export function parseMaybeDate(typed: string): Parsed<string> {
   const text = typed.trim();
-  return text === '' || isDate(text) ? { ok: true, value: text } : { ok: false, why: 'Give a date that exists, as year-month-day: 2027-04-08.' };
+  return text === '' || isDate(text)
+    ? { ok: true, value: text }
+    : { ok: false, why: 'Give a date that exists, as year-month-day: 2027-04-08.' };
 }
 
 /** A share as percent, or nothing. */
@@ -25,7 +27,10 @@ export function parseMaybePercent(typed: string): Parsed<number | null> {
   return percent.ok ? { ok: true, value: percent.value / 100 } : percent;
 }
 
-export interface HomeTest { sown: number; sprouted: number }
+export interface HomeTest {
+  sown: number;
+  sprouted: number;
+}
 
 /** "of 20, 17 came up", "17 of 20", "17/20"; empty takes the test away. */
 export function parseTest(typed: string): Parsed<HomeTest | null> {
@@ -33,7 +38,10 @@ export function parseTest(typed: string): Parsed<HomeTest | null> {
   if (text === '') return { ok: true, value: null };
   const numbers = (text.match(/\d+/g) ?? []).map(Number);
   const [first, second] = numbers;
-  if (numbers.length !== 2 || first === undefined || second === undefined) return { ok: false, why: 'Say it as “of 20, 17 came up”.' };
+  if (numbers.length !== 2 || first === undefined || second === undefined)
+    return { ok: false, why: 'Say it as “of 20, 17 came up”.' };
   const [sown, sprouted] = text.startsWith('of') ? [first, second] : [second, first];
-  return sprouted <= sown && sown > 0 ? { ok: true, value: { sown, sprouted } } : { ok: false, why: 'No more can come up than were sown.' };
+  return sprouted <= sown && sown > 0
+    ? { ok: true, value: { sown, sprouted } }
+    : { ok: false, why: 'No more can come up than were sown.' };
 }

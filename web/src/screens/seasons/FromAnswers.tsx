@@ -1,24 +1,42 @@
 import { useMutation } from '@tanstack/react-query';
-import { Button, Checkbox, Form, Input, Radio, Select } from 'antd';
+import { Button, Checkbox, Form, Input, Radio } from 'antd';
 import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
+import { boundsOf } from '../../edit/bounds';
+import { CurrencySelect } from '../../edit/CurrencySelect';
 import { parseNumber } from '../../edit/numbers';
 import { isDate } from '../../words/dates';
+import s from './seasons.module.css';
 
 const THINGS = [
-  ['led', 'an LED lamp'], ['old_lamp', 'an old fluorescent lamp'], ['mat', 'a heat mat'], ['shelf', 'a shelf and a timer'],
-  ['trays', 'cell trays'], ['saved_pots', 'saved pots'], ['jugs', 'saved jugs'],
+  ['led', 'an LED lamp'],
+  ['old_lamp', 'an old fluorescent lamp'],
+  ['mat', 'a heat mat'],
+  ['shelf', 'a shelf and a timer'],
+  ['trays', 'cell trays'],
+  ['saved_pots', 'saved pots'],
+  ['jugs', 'saved jugs'],
 ] as const;
 
-const CURRENCIES = ['USD', 'GBP', 'EUR', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'JPY', 'INR', 'ZAR'];
-
-interface Answers { last_frost: string; rate: string; currency: string; metric: boolean; have: string[] }
+interface Answers {
+  last_frost: string;
+  rate: string;
+  currency: string;
+  metric: boolean;
+  have: string[];
+}
 
 const defaults = (): Answers => {
   const us = navigator.language.endsWith('US');
   const now = new Date();
   const year = now.getMonth() >= 6 ? now.getFullYear() + 1 : now.getFullYear();
-  return { last_frost: `${year}-05-15`, rate: '0.18', currency: us || !navigator.language.endsWith('GB') ? 'USD' : 'GBP', metric: !us && !navigator.language.startsWith('en-US'), have: [] };
+  return {
+    last_frost: `${year}-05-15`,
+    rate: '0.18',
+    currency: us || !navigator.language.endsWith('GB') ? 'USD' : 'GBP',
+    metric: !us && !navigator.language.startsWith('en-US'),
+    have: [],
+  };
 };
 
 /** When is your last frost, what does a kWh cost, what do you have already: all else has a default to change later. */
@@ -26,22 +44,70 @@ export function FromAnswers({ made }: { made: (id: number) => void }) {
   const [initial] = useState(defaults);
   const start = useMutation({
     mutationFn: (answers: Answers) => {
-      const rate = parseNumber(answers.rate, { least: 0, most: 1000 });
+      const rate = parseNumber(answers.rate, boundsOf('electricity.rate'));
       return answered(client.POST('/api/seasons', { body: { from: 'answers', ...answers, rate: rate.ok ? rate.value : 0 } }));
     },
     onSuccess: ({ id }) => made(id),
   });
   return (
-    <Form<Answers> layout="vertical" initialValues={initial} onFinish={(answers) => start.mutate(answers)} requiredMark={false} className="answers">
-      <Form.Item name="last_frost" label="When is your last frost?" rules={[{ validator: (_, value: string) => (isDate(value) ? Promise.resolve() : Promise.reject(new Error('Give a date that exists.'))) }]}><Input type="date" /></Form.Item>
-      <Form.Item label="What does a kWh cost?" className="pair">
-        <Form.Item name="rate" noStyle rules={[{ validator: (_, value: string) => { const parsed = parseNumber(value, { least: 0, most: 1000 }); return parsed.ok ? Promise.resolve() : Promise.reject(new Error(parsed.why)); } }]}><Input inputMode="decimal" aria-label="Price of a kWh" style={{ width: 110 }} /></Form.Item>
-        <Form.Item name="currency" noStyle><Select aria-label="Currency" style={{ width: 90 }} showSearch options={CURRENCIES.map((value) => ({ value, label: value }))} /></Form.Item>
+    <Form<Answers>
+      layout="vertical"
+      initialValues={initial}
+      onFinish={(answers) => start.mutate(answers)}
+      requiredMark={false}
+      className={s.answers}
+      data-part="answers"
+    >
+      <Form.Item
+        name="last_frost"
+        label="When is your last frost?"
+        rules={[
+          {
+            validator: (_, value: string) =>
+              isDate(value) ? Promise.resolve() : Promise.reject(new Error('Give a date that exists.')),
+          },
+        ]}
+      >
+        <Input type="date" />
       </Form.Item>
-      <Form.Item name="have" label="What do you have already?"><Checkbox.Group options={THINGS.map(([value, label]) => ({ value, label }))} /></Form.Item>
-      <Form.Item name="metric" label="How do you measure?"><Radio.Group options={[{ value: false, label: 'quarts, inches, °F' }, { value: true, label: 'litres, cm, °C' }]} /></Form.Item>
-      {start.error && <p className="trouble" role="alert">{words(start.error)}</p>}
-      <Button htmlType="submit" type="primary" loading={start.isPending}>Begin</Button>
+      <Form.Item label="What does a kWh cost?" className={s.pair}>
+        <Form.Item
+          name="rate"
+          noStyle
+          rules={[
+            {
+              validator: (_, value: string) => {
+                const parsed = parseNumber(value, boundsOf('electricity.rate'));
+                return parsed.ok ? Promise.resolve() : Promise.reject(new Error(parsed.why));
+              },
+            },
+          ]}
+        >
+          <Input inputMode="decimal" aria-label="Price of a kWh" style={{ width: 110 }} />
+        </Form.Item>
+        <Form.Item name="currency" noStyle>
+          <CurrencySelect />
+        </Form.Item>
+      </Form.Item>
+      <Form.Item name="have" label="What do you have already?">
+        <Checkbox.Group options={THINGS.map(([value, label]) => ({ value, label }))} />
+      </Form.Item>
+      <Form.Item name="metric" label="How do you measure?">
+        <Radio.Group
+          options={[
+            { value: false, label: 'quarts, inches, °F' },
+            { value: true, label: 'litres, cm, °C' },
+          ]}
+        />
+      </Form.Item>
+      {start.error && (
+        <p className="trouble" role="alert">
+          {words(start.error)}
+        </p>
+      )}
+      <Button htmlType="submit" type="primary" loading={start.isPending}>
+        Begin
+      </Button>
     </Form>
   );
 }

@@ -10,6 +10,7 @@ import { parseText } from '../growlist/parse';
 import { FromAnswers } from './FromAnswers';
 import { FromFile } from './FromFile';
 import { useSeasons } from './useSeasons';
+import s from './seasons.module.css';
 
 /** Your seasons, and the ways to a new one. */
 export function SeasonsScreen() {
@@ -20,25 +21,54 @@ export function SeasonsScreen() {
     void queries.invalidateQueries({ queryKey: ['seasons'] });
     void navigate(`/seasons/${id}/list`);
   };
-  const demo = useMutation({ mutationFn: (name: string) => answered(client.POST('/api/seasons', { body: { from: 'demo', demo: name } })), onSuccess: ({ id }) => made(id) });
-  const [away, kept] = [data?.seasons.filter((season) => season.archived) ?? [], data?.seasons.filter((season) => !season.archived) ?? []];
+  const demo = useMutation({
+    mutationFn: (name: string) => answered(client.POST('/api/seasons', { body: { from: 'demo', demo: name } })),
+    onSuccess: ({ id }) => made(id),
+  });
+  const [away, kept] = [
+    data?.seasons.filter((season) => season.archived) ?? [],
+    data?.seasons.filter((season) => !season.archived) ?? [],
+  ];
   return (
     <main className="work">
       <h1>Your seasons</h1>
       {error && <p role="alert">{words(error)}</p>}
       {data && kept.length === 0 && <p className="quiet">Nothing here yet. Begin with one of the ways below.</p>}
-      <ul className="seasons">{kept.map((season) => <Line key={season.id} season={season} />)}</ul>
-      {away.length > 0 && <details><summary>{away.length} put away</summary><ul className="seasons">{away.map((season) => <Line key={season.id} season={season} />)}</ul></details>}
+      <ul className={s.seasons}>
+        {kept.map((season) => (
+          <Line key={season.id} season={season} />
+        ))}
+      </ul>
+      {away.length > 0 && (
+        <details>
+          <summary>{away.length} put away</summary>
+          <ul className={s.seasons}>
+            {away.map((season) => (
+              <Line key={season.id} season={season} />
+            ))}
+          </ul>
+        </details>
+      )}
       <h2>A new season</h2>
-      <div className="new-seasons">
-        <section aria-labelledby="new-answers"><h3 id="new-answers">From three questions</h3><FromAnswers made={made} /></section>
-        <section aria-labelledby="new-file"><h3 id="new-file">From a season file</h3><FromFile made={made} /></section>
+      <div className={s.newSeasons}>
+        <section aria-labelledby="new-answers">
+          <h3 id="new-answers">From three questions</h3>
+          <FromAnswers made={made} />
+        </section>
+        <section aria-labelledby="new-file">
+          <h3 id="new-file">From a season file</h3>
+          <FromFile made={made} />
+        </section>
         <section aria-labelledby="new-demo">
           <h3 id="new-demo">From a made-up one</h3>
           <p>Plot 17: a high, dry town with cold nights; twelve crops, seven ways.</p>
-          <Button onClick={() => demo.mutate('pennywhistle')} loading={demo.isPending}>Plot 17</Button>
+          <Button onClick={() => demo.mutate('pennywhistle')} loading={demo.isPending}>
+            Plot 17
+          </Button>
           <p>Gullsend: an allotment by the sea, in pounds and litres; saved pots and winter jugs.</p>
-          <Button onClick={() => demo.mutate('gullsend')} loading={demo.isPending}>Gullsend</Button>
+          <Button onClick={() => demo.mutate('gullsend')} loading={demo.isPending}>
+            Gullsend
+          </Button>
           {demo.error && <p role="alert">{words(demo.error)}</p>}
         </section>
       </div>
@@ -52,36 +82,93 @@ function Line({ season }: { season: SeasonLine }) {
   const refresh = () => void queries.invalidateQueries({ queryKey: ['seasons'] });
   const path = { params: { path: { season: season.id } } };
   const failed = (error: unknown) => void message.error(words(error));
-  const copy = useMutation({ mutationFn: () => answered(client.POST('/api/seasons/{season}/copy', path)), onSuccess: refresh, onError: failed });
-  const archive = useMutation({ mutationFn: () => answered(client.PUT('/api/seasons/{season}/archived', { ...path, body: { archived: !season.archived } })), onSuccess: refresh, onError: failed });
-  const restore = useMutation({ mutationFn: () => answered(client.POST('/api/seasons/{season}/restore', path)), onSuccess: refresh, onError: failed });
+  const copy = useMutation({
+    mutationFn: () => answered(client.POST('/api/seasons/{season}/copy', path)),
+    onSuccess: refresh,
+    onError: failed,
+  });
+  const archive = useMutation({
+    mutationFn: () => answered(client.PUT('/api/seasons/{season}/archived', { ...path, body: { archived: !season.archived } })),
+    onSuccess: refresh,
+    onError: failed,
+  });
+  const restore = useMutation({
+    mutationFn: () => answered(client.POST('/api/seasons/{season}/restore', path)),
+    onSuccess: refresh,
+    onError: failed,
+  });
   const remove = useMutation({
     mutationFn: () => answered(client.DELETE('/api/seasons/{season}', path)),
     onSuccess: () => {
       refresh();
       const key = `deleted-${season.id}`;
-      void message.open({ key, duration: 12, content: <span>“{season.name}” is deleted. <button type="button" className="plain" onClick={() => { restore.mutate(); message.destroy(key); }}>Have it back</button></span> });
+      void message.open({
+        key,
+        duration: 12,
+        content: (
+          <span>
+            “{season.name}” is deleted.{' '}
+            <button
+              type="button"
+              className="plain"
+              onClick={() => {
+                restore.mutate();
+                message.destroy(key);
+              }}
+            >
+              Have it back
+            </button>
+          </span>
+        ),
+      });
     },
     onError: failed,
   });
   const rename = async (to: string) => {
-    await answered(client.PATCH('/api/seasons/{season}', { ...path, body: { changes: [{ path: ['name'], from: season.name, to }], label: 'name' } }));
+    await answered(
+      client.PATCH('/api/seasons/{season}', {
+        ...path,
+        body: { changes: [{ path: ['name'], from: season.name, to }], label: 'name' },
+      }),
+    );
     refresh();
   };
   return (
-    <li className="season" data-season={season.id}>
+    <li className={s.season} data-part="season" data-season={season.id}>
       <div>
-        <Link to={`/seasons/${season.id}/list`} className="season-link">{season.name}</Link>
-        <p className="quiet">{season.crops} {plural(season.crops, 'crop')}, {season.plants.toLocaleString('en')} {plural(season.plants, 'plant')}, {season.setups} {plural(season.setups, 'set-up')}; last frost {day(season.last_frost)}</p>
+        <Link to={`/seasons/${season.id}/list`} className={s.seasonLink} data-part="season-link">
+          {season.name}
+        </Link>
+        <p className="quiet">
+          {season.crops} {plural(season.crops, 'crop')}, {season.plants.toLocaleString('en')} {plural(season.plants, 'plant')},{' '}
+          {season.setups} {plural(season.setups, 'set-up')}; last frost {day(season.last_frost)}
+        </p>
       </div>
-      <details className="season-more">
-        <summary>More<span className="hidden"> on {season.name}</span></summary>
-        <EditText<string> label="Name" name={`name-${season.id}`} value={season.name} show={String} parse={parseText} save={rename} />
+      <details className={s.seasonMore} data-part="season-more">
+        <summary>
+          More<span className="hidden"> on {season.name}</span>
+        </summary>
+        <EditText<string>
+          label="Name"
+          name={`name-${season.id}`}
+          value={season.name}
+          show={String}
+          parse={parseText}
+          save={rename}
+        />
         <p>
-          <button type="button" className="plain" onClick={() => copy.mutate()}>Copy it</button>
-          <a className="plain" href={`/api/seasons/${season.id}/file`} download>Download</a>
-          <button type="button" className="plain" onClick={() => archive.mutate()}>{season.archived ? 'Take it out again' : 'Put it away'}</button>
-          <button type="button" className="plain" data-action="delete" onClick={() => remove.mutate()}>Delete</button>
+          <button type="button" className="plain" onClick={() => copy.mutate()}>
+            Copy it
+          </button>
+          <a className="plain" href={`/api/seasons/${season.id}/file`} download>
+            Download
+          </a>
+          <button type="button" className="plain" onClick={() => archive.mutate()}>
+            {season.archived ? 'Take it out again' : 'Put it away'}
+          </button>
+          <button type="button" className="plain" data-action="delete" onClick={() => remove.mutate()}>
+            Delete
+          </button>
         </p>
       </details>
     </li>

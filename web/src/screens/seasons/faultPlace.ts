@@ -1,4 +1,7 @@
-export interface FaultPlace { place: string; value: string | null }
+export interface FaultPlace {
+  place: string;
+  value: string | null;
+}
 
 type Row = { name?: unknown; variety?: unknown; id?: unknown };
 

@@ -2,11 +2,15 @@ import { Fragment } from 'react';
 import type { Crop, Method, Path, Season, Setup } from '../../api/types';
 import { EditNumber } from '../../edit/EditNumber';
 import { moneySign } from '../../words/money';
+import s from './seedling.module.css';
 
-interface Props { season: Season; crop: Crop; setup: Setup; method: Method | undefined; save: (path: Path, label: string) => (value: number) => Promise<unknown> }
-
-const MONEY = { least: 0, most: 100_000 };
-const LIFE = { least: 0, most: 100, above: true };
+interface Props {
+  season: Season;
+  crop: Crop;
+  setup: Setup;
+  method: Method | undefined;
+  save: (path: Path, label: string) => (value: number) => Promise<unknown>;
+}
 
 /** The numbers the seedling's cost hangs on, each edited where it stands. */
 export function SeedlingFields({ season, crop, setup, method, save }: Props) {
@@ -16,31 +20,123 @@ export function SeedlingFields({ season, crop, setup, method, save }: Props) {
   const offers = season.nursery.filter(({ id }) => crop.nursery.includes(id));
   const sign = moneySign(season.currency);
   return (
-    <div className="fields">
-      <fieldset><legend>List and seed</legend>
-        <EditNumber name="wanted" label="Plants wanted" value={crop.wanted} bounds={{ least: 1, most: 100_000, whole: true }} save={save(['crops', crop.id, 'wanted'], 'plants wanted')} />
-        {lot && <EditNumber name="packet_price" label="A packet" value={lot.packet_price} before={sign} bounds={MONEY} save={save(['seed_lots', lot.id, 'packet_price'], 'packet price')} />}
-        {lot?.seeds_per_packet != null && <EditNumber name="seeds_per_packet" label="Seeds in it" value={lot.seeds_per_packet} bounds={{ least: 1, most: 1_000_000, whole: true }} save={save(['seed_lots', lot.id, 'seeds_per_packet'], 'seeds in a packet')} />}
-        {method && <EditNumber name="seeds_per_site" label={method.pattern === 'community' ? 'Seeds to a pot' : 'Seeds to a cell'} value={method.seeds_per_site} bounds={{ least: 1, most: 10_000, whole: true }} save={save(['methods', method.id, 'seeds_per_site'], 'seeds to a cell')} />}
+    <div className={s.fields}>
+      <fieldset>
+        <legend>List and seed</legend>
+        <EditNumber
+          name="wanted"
+          label="Plants wanted"
+          field="crops.wanted"
+          value={crop.wanted}
+          save={save(['crops', crop.id, 'wanted'], 'plants wanted')}
+        />
+        {lot && (
+          <EditNumber
+            name="packet_price"
+            label="A packet"
+            field="seed_lots.packet_price"
+            value={lot.packet_price}
+            before={sign}
+            save={save(['seed_lots', lot.id, 'packet_price'], 'packet price')}
+          />
+        )}
+        {lot?.seeds_per_packet != null && (
+          <EditNumber
+            name="seeds_per_packet"
+            label="Seeds in it"
+            field="seed_lots.seeds_per_packet"
+            value={lot.seeds_per_packet}
+            save={save(['seed_lots', lot.id, 'seeds_per_packet'], 'seeds in a packet')}
+          />
+        )}
+        {method && (
+          <EditNumber
+            name="seeds_per_site"
+            label={method.pattern === 'community' ? 'Seeds to a pot' : 'Seeds to a cell'}
+            field="methods.seeds_per_site"
+            value={method.seeds_per_site}
+            save={save(['methods', method.id, 'seeds_per_site'], 'seeds to a cell')}
+          />
+        )}
       </fieldset>
-      {lights.length > 0 && <fieldset><legend>Light and power</legend>
-        {lights.map((light) => <Fragment key={light.id}>
-          <p className="thing">{light.name}</p>
-          <EditNumber name={`${light.id}.watts`} label="Draws" after="W" value={light.watts} bounds={{ least: 0, most: 10_000 }} save={save(['lights', light.id, 'watts'], 'lamp watts')} />
-          <EditNumber name={`${light.id}.hours_per_day`} label="On for" after="h a day" value={light.hours_per_day} bounds={{ least: 0, most: 24 }} save={save(['lights', light.id, 'hours_per_day'], 'lamp hours')} />
-        </Fragment>)}
-        <EditNumber name="rate" label="Price of a kWh" before={sign} value={season.electricity.rate} bounds={{ least: 0, most: 1000 }} save={save(['electricity', 'rate'], 'price of a kWh')} />
-      </fieldset>}
-      {containers.length > 0 && <fieldset><legend>Pots</legend>
-        {containers.map((container) => <Fragment key={container.id}>
-          <p className="thing">{container.name}</p>
-          <EditNumber name={`${container.id}.pack_price`} label={container.units_per_pack > 1 ? `A pack of ${container.units_per_pack}` : 'One costs'} before={sign} value={container.pack_price} bounds={MONEY} save={save(['containers', container.id, 'pack_price'], 'pot price')} />
-          {!container.single_use && <EditNumber name={`${container.id}.life_seasons`} label="Lasts" after="seasons" value={container.life_seasons} bounds={LIFE} save={save(['containers', container.id, 'life_seasons'], 'pot life')} />}
-        </Fragment>)}
-      </fieldset>}
-      {offers.length > 0 && <fieldset><legend>At the nursery</legend>
-        {offers.map((offer) => <EditNumber key={offer.id} name={`${offer.id}.price`} label={`${offer.name}, ${offer.plants} ${offer.plants === 1 ? 'plant' : 'plants'}`} before={sign} value={offer.price} bounds={MONEY} save={save(['nursery', offer.id, 'price'], 'nursery price')} />)}
-      </fieldset>}
+      {lights.length > 0 && (
+        <fieldset>
+          <legend>Light and power</legend>
+          {lights.map((light) => (
+            <Fragment key={light.id}>
+              <p className={s.thing}>{light.name}</p>
+              <EditNumber
+                name={`${light.id}.watts`}
+                label="Draws"
+                after="W"
+                field="lights.watts"
+                value={light.watts}
+                save={save(['lights', light.id, 'watts'], 'lamp watts')}
+              />
+              <EditNumber
+                name={`${light.id}.hours_per_day`}
+                label="On for"
+                after="h a day"
+                field="lights.hours_per_day"
+                value={light.hours_per_day}
+                save={save(['lights', light.id, 'hours_per_day'], 'lamp hours')}
+              />
+            </Fragment>
+          ))}
+          <EditNumber
+            name="rate"
+            label="Price of a kWh"
+            before={sign}
+            field="electricity.rate"
+            value={season.electricity.rate}
+            save={save(['electricity', 'rate'], 'price of a kWh')}
+          />
+        </fieldset>
+      )}
+      {containers.length > 0 && (
+        <fieldset>
+          <legend>Pots</legend>
+          {containers.map((container) => (
+            <Fragment key={container.id}>
+              <p className={s.thing}>{container.name}</p>
+              <EditNumber
+                name={`${container.id}.pack_price`}
+                label={container.units_per_pack > 1 ? `A pack of ${container.units_per_pack}` : 'One costs'}
+                before={sign}
+                field="containers.pack_price"
+                value={container.pack_price}
+                save={save(['containers', container.id, 'pack_price'], 'pot price')}
+              />
+              {!container.single_use && (
+                <EditNumber
+                  name={`${container.id}.life_seasons`}
+                  label="Lasts"
+                  after="seasons"
+                  field="containers.life_seasons"
+                  value={container.life_seasons}
+                  save={save(['containers', container.id, 'life_seasons'], 'pot life')}
+                />
+              )}
+            </Fragment>
+          ))}
+        </fieldset>
+      )}
+      {offers.length > 0 && (
+        <fieldset>
+          <legend>At the nursery</legend>
+          {offers.map((offer) => (
+            <EditNumber
+              key={offer.id}
+              name={`${offer.id}.price`}
+              label={`${offer.name}, ${offer.plants} ${offer.plants === 1 ? 'plant' : 'plants'}`}
+              before={sign}
+              field="nursery.price"
+              value={offer.price}
+              save={save(['nursery', offer.id, 'price'], 'nursery price')}
+            />
+          ))}
+        </fieldset>
+      )}
     </div>
   );
 }

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Docs;
+
+use JollyPenny\Core\Books\Head;
+use JollyPenny\Core\Books\HeadGroup;
+use JollyPenny\Core\Units\Currency;
+use JollyPenny\Core\Units\Measure;
+
+/** What the front end has to know as the core knows it: heads, their groups, currencies' places, units. `bin/docs` writes it. */
+final readonly class CoreFile
+{
+    public static function text(): string
+    {
+        $heads = $groups = $units = [];
+        foreach (Head::cases() as $head) {
+            $heads[$head->value] = $head->words();
+        }
+        // The stack's legend reads from the top down.
+        foreach (array_reverse(HeadGroup::cases()) as $group) {
+            $groups[$group->value] = $group->words();
+        }
+        foreach (Measure::cases() as $measure) {
+            $units[$measure->value] = [$measure->fromCore(1.0) - $measure->fromCore(0.0), $measure->fromCore(0.0)];
+        }
+
+        return "// Made by bin/docs from the core.\n\n"
+            .self::constant('HEADS', 'Cost heads in the trade\'s words.', $heads)
+            .self::constant('GROUPS', 'Groups of heads, as the penny stack\'s legend reads from the top.', $groups)
+            .self::constant('PLACES', 'Decimals of currencies that have not two (ISO 4217).', Currency::exceptions())
+            .self::constant('UNITS', 'Of each unit as people read it: how many make one of the core\'s (litre, metre, kilogram, °C), and what its nought is.', $units);
+    }
+
+    /** @param  array<string, mixed>  $values */
+    private static function constant(string $name, string $words, array $values): string
+    {
+        $json = json_encode($values, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+
+        return "/** {$words} */\nexport const {$name} = {$json} as const;\n\n";
+    }
+}

@@ -1,0 +1,67 @@
+// @vitest-environment jsdom
+import { act, createElement } from 'react';
+import { createRoot } from 'react-dom/client';
+import { beforeEach, expect, it } from 'vitest';
+import { Refusal } from '../api/client';
+import { useDraft, type Draft } from './useDraft';
+
+(globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean }).IS_REACT_ACT_ENVIRONMENT = true;
+
+let draft: Draft;
+let saving: { value: number; done: () => void; fail: (error: unknown) => void }[];
+const save = (value: number) => new Promise<void>((done, fail) => saving.push({ value, done, fail }));
+const parse = (typed: string) =>
+  /^\d+$/.test(typed) ? { ok: true as const, value: Number(typed) } : { ok: false as const, why: 'No number.' };
+
+function Field({ value }: { value: number }) {
+  draft = useDraft(value, String, parse, save);
+  return null;
+}
+
+let render: (value: number) => Promise<void>;
+beforeEach(async () => {
+  saving = [];
+  const root = createRoot(document.createElement('div'));
+  render = (value) => act(async () => root.render(createElement(Field, { value })));
+  await render(16);
+});
+
+const enter = (text: string) =>
+  act(async () => {
+    draft.type(text);
+    void draft.commit();
+  });
+
+it('saves a second value while the first is still on its way', async () => {
+  await enter('12');
+  await render(12);
+  await enter('10');
+  expect(saving.map(({ value }) => value)).toEqual([12, 10]);
+  expect(draft.why).toBeNull();
+});
+
+it('says so where somebody else changed the value meanwhile, and then does as told', async () => {
+  await act(async () => draft.type('12'));
+  await render(9);
+  await act(async () => void draft.commit());
+  expect(draft.why).toContain('changed to 9');
+  expect(saving).toHaveLength(0);
+  await act(async () => void draft.commit());
+  expect(saving.map(({ value }) => value)).toEqual([12]);
+});
+
+it('brings back what was refused with the reason, but not over what is typed since', async () => {
+  const refusal = new Refusal({ type: 'about:blank', title: '', status: 422, detail: 'Too many.' });
+  await enter('99');
+  await act(async () => saving[0]?.fail(refusal));
+  expect(draft).toMatchObject({ text: '99', why: 'Too many.' });
+  await enter('98');
+  await act(async () => draft.type('5'));
+  await act(async () => saving[1]?.fail(refusal));
+  expect(draft.text).toBe('5');
+});
+
+it('keeps what cannot be read in the field', async () => {
+  await enter('many');
+  expect(draft).toMatchObject({ text: 'many', why: 'No number.' });
+});

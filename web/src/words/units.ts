@@ -1,0 +1,9 @@
+import { UNITS } from '../api/core.generated';
+
+export type Unit = keyof typeof UNITS;
+
+/** A value of the core's (litres, metres, kilograms, °C) in a unit that people read. The one place that converts. */
+export function inUnit(value: number, unit: Unit): number {
+  const [each, nought] = UNITS[unit];
+  return value * each + nought;
+}
