@@ -29,46 +29,52 @@ Route::prefix('api')->group(function (): void {
     Route::post('password/reset', [PasswordController::class, 'reset'])->middleware('throttle:letters');
 });
 
-Route::prefix('api')->middleware(['auth', 'throttle:edits'])->group(function (): void {
-    Route::post('account', [AccountController::class, 'store']);
-    Route::patch('account', [AccountController::class, 'update']);
-    Route::delete('account', [AccountController::class, 'destroy']);
-    Route::get('account/export', [AccountController::class, 'export']);
-    Route::delete('session', [SessionController::class, 'destroy']);
+Route::prefix('api')
+    ->middleware(['auth', 'throttle:edits'])
+    ->group(function (): void {
+        Route::post('account', [AccountController::class, 'store']);
+        Route::patch('account', [AccountController::class, 'update']);
+        Route::delete('account', [AccountController::class, 'destroy']);
+        Route::get('account/export', [AccountController::class, 'export']);
+        Route::delete('session', [SessionController::class, 'destroy']);
 
-    Route::get('seasons', [SeasonController::class, 'index']);
-    Route::post('seasons', [SeasonController::class, 'store']);
-    Route::prefix('seasons/{season}')->whereNumber('season')->group(function (): void {
-        Route::get('', [SeasonController::class, 'show']);
-        Route::patch('', [SeasonController::class, 'update']);
-        Route::delete('', [SeasonController::class, 'destroy']);
-        Route::post('restore', [SeasonController::class, 'restore']);
-        Route::post('copy', [SeasonController::class, 'copy']);
-        Route::put('archived', [SeasonController::class, 'archive']);
-        Route::get('file', [SeasonController::class, 'file']);
-        Route::post('undo', [HistoryController::class, 'undo']);
-        Route::post('redo', [HistoryController::class, 'redo']);
-        Route::post('crops', [CropController::class, 'store']);
-        Route::post('lots', [CropController::class, 'packet']);
-        Route::post('crops/{crop}/rounds', [CropController::class, 'rounds']);
-        Route::put('crops/{crop}/sow', [CropController::class, 'sow']);
-        Route::get('setups/{setup}/crops/{crop}/choices', [CropController::class, 'choices']);
-        Route::post('methods', [MethodController::class, 'store']);
-        Route::put('methods/{method}/survival', [MethodController::class, 'survival']);
-        Route::get('setups/{setup}/methods/{method}/growth', [MethodController::class, 'growth']);
-        Route::get('compare', [CompareController::class, 'show']);
-        Route::get('difference', [CompareController::class, 'difference']);
-        Route::get('years', [CompareController::class, 'years']);
-        Route::post('setups', [CompareController::class, 'store']);
-        Route::get('setups/{setup}/calendar', [CalendarController::class, 'show']);
-        Route::get('setups/{setup}/calendar.ics', [CalendarController::class, 'file']);
-        Route::put('setups/{setup}/crops/{crop}/bar', [CalendarController::class, 'move']);
-        Route::put('setups/{setup}/feed', [CalendarController::class, 'open']);
-        Route::delete('setups/{setup}/feed', [CalendarController::class, 'close']);
-        Route::get('setups/{setup}/workings/{figure}', WorkingController::class);
+        Route::get('seasons', [SeasonController::class, 'index']);
+        Route::post('seasons', [SeasonController::class, 'store']);
+        Route::prefix('seasons/{season}')
+            ->whereNumber('season')
+            ->group(function (): void {
+                Route::get('', [SeasonController::class, 'show']);
+                Route::patch('', [SeasonController::class, 'update']);
+                Route::delete('', [SeasonController::class, 'destroy']);
+                Route::post('restore', [SeasonController::class, 'restore']);
+                Route::post('copy', [SeasonController::class, 'copy']);
+                Route::put('archived', [SeasonController::class, 'archive']);
+                Route::get('file', [SeasonController::class, 'file']);
+                Route::post('undo', [HistoryController::class, 'undo']);
+                Route::post('redo', [HistoryController::class, 'redo']);
+                Route::post('crops', [CropController::class, 'store']);
+                Route::post('lots', [CropController::class, 'packet']);
+                Route::post('crops/{crop}/rounds', [CropController::class, 'rounds']);
+                Route::put('crops/{crop}/sow', [CropController::class, 'sow']);
+                Route::get('setups/{setup}/crops/{crop}/choices', [CropController::class, 'choices']);
+                Route::post('methods', [MethodController::class, 'store']);
+                Route::put('methods/{method}/survival', [MethodController::class, 'survival']);
+                Route::get('setups/{setup}/methods/{method}/growth', [MethodController::class, 'growth']);
+                Route::get('compare', [CompareController::class, 'show']);
+                Route::get('difference', [CompareController::class, 'difference']);
+                Route::get('years', [CompareController::class, 'years']);
+                Route::post('setups', [CompareController::class, 'store']);
+                Route::get('setups/{setup}/calendar', [CalendarController::class, 'show']);
+                Route::get('setups/{setup}/calendar.ics', [CalendarController::class, 'file']);
+                Route::put('setups/{setup}/crops/{crop}/bar', [CalendarController::class, 'move']);
+                Route::put('setups/{setup}/feed', [CalendarController::class, 'open']);
+                Route::delete('setups/{setup}/feed', [CalendarController::class, 'close']);
+                Route::get('setups/{setup}/workings/{figure}', WorkingController::class);
+            });
     });
-});
 
-Route::get('calendar/{token}.ics', [CalendarController::class, 'feed'])->where('token', '[A-Za-z0-9]{48}')->withoutMiddleware(GardenAtOnce::class);
+Route::get('calendar/{token}.ics', [CalendarController::class, 'feed'])
+    ->where('token', '[A-Za-z0-9]{48}')
+    ->withoutMiddleware(GardenAtOnce::class);
 Route::get('mailbox', MailboxController::class);
 Route::view('/{screen?}', 'app')->where('screen', '(?!api/|build/).*');

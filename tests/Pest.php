@@ -12,7 +12,10 @@ pest()->extend(BrowserTestCase::class)->in('Browser');
 
 /** A figure to a relative tolerance; small ones to an absolute one. */
 expect()->extend('toBeNear', function (float $expected, float $tolerance = 1e-9) {
-    expect(abs($this->value - $expected))->toBeLessThanOrEqual($tolerance * max(1.0, abs($expected)), "{$this->value} is not near {$expected}");
+    expect(abs($this->value - $expected))->toBeLessThanOrEqual(
+        $tolerance * max(1.0, abs($expected)),
+        "{$this->value} is not near {$expected}",
+    );
 
     return $this;
 });
@@ -25,7 +28,7 @@ function coreSays(BrowserTestCase $test): string
     foreach ($document->setups as $setup) {
         $setup->overrides = (object) (array) $setup->overrides;
     }
-    $cost = (new SeasonCosting((new SeasonReader)->readDocument($document)))->result()['setups'][0]->crops[0]->per_finished;
+    $cost = (new SeasonCosting((new SeasonReader())->readDocument($document)))->result()['setups'][0]->crops[0]->per_finished;
 
     return $cost < 0.9995 ? number_format($cost * 100, 1).'¢' : '$'.number_format($cost, 2);
 }
@@ -33,7 +36,11 @@ function coreSays(BrowserTestCase $test): string
 /** @return array{int, string, string} exit code, output and errors of bin/jolly */
 function jolly(string $arguments, string $input = ''): array
 {
-    $process = proc_open(PHP_BINARY.' '.escapeshellarg(__DIR__.'/../bin/jolly').' '.$arguments, [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+    $process = proc_open(
+        PHP_BINARY.' '.escapeshellarg(__DIR__.'/../bin/jolly').' '.$arguments,
+        [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+        $pipes,
+    );
     fwrite($pipes[0], $input);
     fclose($pipes[0]);
     [$out, $err] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];

@@ -20,8 +20,13 @@ final readonly class TaskCalendar
 
     public static function text(KeptSeason $kept, Setup $setup): string
     {
-        $calendar = new VCalendar(['PRODID' => '-//Jolly Penny//Season//EN', 'METHOD' => 'PUBLISH', 'NAME' => "{$kept->file->name}, {$setup->name}",
-            'X-WR-CALNAME' => "{$kept->file->name}, {$setup->name}", 'REFRESH-INTERVAL' => self::REFRESH]);
+        $calendar = new VCalendar([
+            'PRODID' => '-//Jolly Penny//Season//EN',
+            'METHOD' => 'PUBLISH',
+            'NAME' => "{$kept->file->name}, {$setup->name}",
+            'X-WR-CALNAME' => "{$kept->file->name}, {$setup->name}",
+            'REFRESH-INTERVAL' => self::REFRESH,
+        ]);
         if (isset($calendar->{'REFRESH-INTERVAL'})) {
             $calendar->{'REFRESH-INTERVAL'}['VALUE'] = 'DURATION';
         }
@@ -36,8 +41,14 @@ final readonly class TaskCalendar
     private static function add(VCalendar $calendar, Task $task, KeptSeason $kept, Setup $setup, string $stamp): void
     {
         /** @var VEvent $event */
-        $event = $calendar->add('VEVENT', ['UID' => "{$kept->model->id}-{$setup->id}-{$task->id}@jolly-penny", 'DTSTAMP' => $stamp,
-            'SEQUENCE' => $kept->model->revision, 'SUMMARY' => $task->words, 'CATEGORIES' => $task->kind->value, 'TRANSP' => 'TRANSPARENT']);
+        $event = $calendar->add('VEVENT', [
+            'UID' => "{$kept->model->id}-{$setup->id}-{$task->id}@jolly-penny",
+            'DTSTAMP' => $stamp,
+            'SEQUENCE' => $kept->model->revision,
+            'SUMMARY' => $task->words,
+            'CATEGORIES' => $task->kind->value,
+            'TRANSP' => 'TRANSPARENT',
+        ]);
         // All day, in no time zone: a day in the garden is a day. The end is the day after.
         $event->add('DTSTART', str_replace('-', '', $task->date), ['VALUE' => 'DATE']);
         $event->add('DTEND', gmdate('Ymd', (int) strtotime("{$task->date} +1 day UTC")), ['VALUE' => 'DATE']);

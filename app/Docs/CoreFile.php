@@ -26,11 +26,15 @@ final readonly class CoreFile
             $units[$measure->value] = [$measure->fromCore(1.0) - $measure->fromCore(0.0), $measure->fromCore(0.0)];
         }
 
-        return "// Made by bin/docs from the core.\n\n"
-            .self::constant('HEADS', 'Cost heads in the trade\'s words.', $heads)
-            .self::constant('GROUPS', 'Groups of heads, as the penny stack\'s legend reads from the top.', $groups)
-            .self::constant('PLACES', 'Decimals of currencies that have not two (ISO 4217).', Currency::exceptions())
-            .self::constant('UNITS', 'Of each unit as people read it: how many make one of the core\'s (litre, metre, kilogram, °C), and what its nought is.', $units);
+        return "// Made by bin/docs from the core.\n\n".
+            self::constant('HEADS', 'Cost heads in the trade\'s words.', $heads).
+            self::constant('GROUPS', 'Groups of heads, as the penny stack\'s legend reads from the top.', $groups).
+            self::constant('PLACES', 'Decimals of currencies that have not two (ISO 4217).', Currency::exceptions()).
+            self::constant(
+                'UNITS',
+                'Of each unit as people read it: how many make one of the core\'s (litre, metre, kilogram, °C), and what its nought is.',
+                $units,
+            );
     }
 
     /** @param  array<string, mixed>  $values */

@@ -29,8 +29,21 @@ final readonly class FormatPage
                 continue;
             }
             $inner = $child->properties ?? null ? $child : ($child->items->properties ?? null ? $child->items : null);
-            $text .= '| `'.$key.'` | '.($child->description ?? '').' | '.self::values($child).' | '
-                .(in_array($key, $required, true) ? 'required' : (property_exists($child, 'default') ? '`'.self::json($child->default).'`' : '')).' |'."\n";
+            $text .=
+                '| `'.
+                $key.
+                '` | '.
+                ($child->description ?? '').
+                ' | '.
+                self::values($child).
+                ' | '.
+                (in_array($key, $required, true)
+                    ? 'required'
+                    : (property_exists($child, 'default')
+                        ? '`'.self::json($child->default).'`'
+                        : '')).
+                ' |'.
+                "\n";
             if ($inner instanceof stdClass) {
                 $below .= "\n".self::table('`'.implode('.', [...$above, $key]).'`', $inner, [...$above, $key]);
             }
@@ -50,10 +63,14 @@ final readonly class FormatPage
         $types = [];
         foreach (is_array($node->type ?? null) ? $node->type : [$node->type ?? ''] as $type) {
             $types[] = match ($type) {
-                'integer' => 'whole number', 'string' => match (true) {
-                    ($node->format ?? '') === 'date' => 'date', str_contains($node->pattern ?? '', ':') => 'time `hh:mm`', default => 'text',
+                'integer' => 'whole number',
+                'string' => match (true) {
+                    ($node->format ?? '') === 'date' => 'date',
+                    str_contains($node->pattern ?? '', ':') => 'time `hh:mm`',
+                    default => 'text',
                 },
-                'boolean' => 'true or false', 'array' => isset($node->items->type) && $node->items->type !== 'object' ? "list of {$node->items->type}s" : 'list',
+                'boolean' => 'true or false',
+                'array' => isset($node->items->type) && $node->items->type !== 'object' ? "list of {$node->items->type}s" : 'list',
                 default => $type,
             };
         }
@@ -64,8 +81,16 @@ final readonly class FormatPage
     private static function range(stdClass $node): string
     {
         $range = array_filter([
-            property_exists($node, 'minimum') ? "from {$node->minimum}" : (property_exists($node, 'exclusiveMinimum') ? "above {$node->exclusiveMinimum}" : ''),
-            property_exists($node, 'maximum') ? "to {$node->maximum}" : (property_exists($node, 'exclusiveMaximum') ? "below {$node->exclusiveMaximum}" : ''),
+            property_exists($node, 'minimum')
+                ? "from {$node->minimum}"
+                : (property_exists($node, 'exclusiveMinimum')
+                    ? "above {$node->exclusiveMinimum}"
+                    : ''),
+            property_exists($node, 'maximum')
+                ? "to {$node->maximum}"
+                : (property_exists($node, 'exclusiveMaximum')
+                    ? "below {$node->exclusiveMaximum}"
+                    : ''),
         ]);
 
         return $range === [] ? '' : ', '.implode(' ', $range);

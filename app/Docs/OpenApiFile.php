@@ -27,7 +27,13 @@ use OpenApi\Generator;
  * the season file's schema. `bin/docs` writes it; a test says when it is stale.
  */
 #[OA\OpenApi(openapi: '3.1.0')]
-#[OA\Info(version: '1', title: 'Jolly Penny', description: 'Seasons, what they cost, and why. Session cookies; changing requests carry the X-XSRF-TOKEN header. Errors are problem details (RFC 9457).')]
+#[
+    OA\Info(
+        version: '1',
+        title: 'Jolly Penny',
+        description: 'Seasons, what they cost, and why. Session cookies; changing requests carry the X-XSRF-TOKEN header. Errors are problem details (RFC 9457).',
+    ),
+]
 final class OpenApiFile
 {
     private const FILE = __DIR__.'/../../docs/openapi.json';
@@ -39,7 +45,7 @@ final class OpenApiFile
 
     public static function text(): string
     {
-        $api = (new Generator)->setVersion('3.1.0')->generate([__DIR__.'/../Http/Controllers', __FILE__], validate: false);
+        $api = (new Generator())->setVersion('3.1.0')->generate([__DIR__.'/../Http/Controllers', __FILE__], validate: false);
         /** @var array<string, mixed> $document */
         $document = json_decode((string) $api?->toJson(), true, 64, JSON_THROW_ON_ERROR);
         $document['components'] = ['schemas' => self::schemas(), 'responses' => self::responses()];
@@ -50,10 +56,21 @@ final class OpenApiFile
     /** @return array<string, mixed> */
     private static function schemas(): array
     {
-        $shapes = new Shapes;
+        $shapes = new Shapes();
         $result = $shapes->of(SetupResult::class);
-        [$picture, $moved, $choice, $species, $currency] = array_map($shapes->of(...), [SetupPicture::class, Moved::class, CropChoice::class, SpeciesFacts::class, Currency::class]);
-        [$comparison, $stacks, $difference, $years] = array_map($shapes->of(...), [Comparison::class, ComparedStacks::class, Difference::class, SetupYears::class]);
+        [$picture, $moved, $choice, $species, $currency] = array_map($shapes->of(...), [
+            SetupPicture::class,
+            Moved::class,
+            CropChoice::class,
+            SpeciesFacts::class,
+            Currency::class,
+        ]);
+        [$comparison, $stacks, $difference, $years] = array_map($shapes->of(...), [
+            Comparison::class,
+            ComparedStacks::class,
+            Difference::class,
+            SetupYears::class,
+        ]);
         [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
@@ -70,58 +87,171 @@ final class OpenApiFile
             'Season' => self::everyKey($season),
             ...$shapes->schemas,
             'Result' => self::object(['format' => $text, 'version' => $whole, 'setups' => $list($result)]),
-            'SeasonState' => self::object(['id' => $whole, 'revision' => $whole, 'season' => ['$ref' => '#/components/schemas/Season'], 'result' => ['$ref' => '#/components/schemas/Result'],
-                'pictures' => $map($picture), 'history' => self::object(['undo' => $maybe, 'redo' => $maybe]),
-                'moved' => ['oneOf' => [$moved, ['type' => 'null']]], 'unknown' => $list($text), 'added' => $text], ['moved', 'unknown', 'added']),
-            'Compared' => self::object(['revision' => $whole, 'result' => ['$ref' => '#/components/schemas/Result'], 'comparison' => $comparison, 'stacks' => $stacks]),
+            'SeasonState' => self::object(
+                [
+                    'id' => $whole,
+                    'revision' => $whole,
+                    'season' => ['$ref' => '#/components/schemas/Season'],
+                    'result' => ['$ref' => '#/components/schemas/Result'],
+                    'pictures' => $map($picture),
+                    'history' => self::object(['undo' => $maybe, 'redo' => $maybe]),
+                    'moved' => ['oneOf' => [$moved, ['type' => 'null']]],
+                    'unknown' => $list($text),
+                    'added' => $text,
+                ],
+                ['moved', 'unknown', 'added'],
+            ),
+            'Compared' => self::object([
+                'revision' => $whole,
+                'result' => ['$ref' => '#/components/schemas/Result'],
+                'comparison' => $comparison,
+                'stacks' => $stacks,
+            ]),
             'Years' => self::object(['setups' => $list($years)]),
             'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'mix' => $text], ['ready_made', 'copy', 'mix']),
             'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe], ['school', 'copy', 'setup']),
             'Survival' => self::object(['preset' => ['enum' => ['first_year', 'usual', 'careful']], 'setup' => $maybe], ['setup']),
-            'Growth' => self::object(['crop' => $maybe, 'stages' => $list(self::object(['stage' => $text, 'per_finished' => ['type' => ['number', 'null']], 'cost' => ['type' => ['number', 'null']], 'hours' => ['type' => ['number', 'null']], 'sites' => ['type' => ['integer', 'null']]])), 'used_by' => $list($text)]),
-            'Calendar' => self::object(['tasks' => $list($task), 'timing' => $list($timing), 'bench' => $list($bench), 'relief' => $list($relief), 'feed' => $maybe]),
-            'BarMove' => self::object(['stage' => ['type' => ['integer', 'null'], 'description' => 'of the method, from 0; null for the sowing'], 'by' => $whole], ['stage']),
+            'Growth' => self::object([
+                'crop' => $maybe,
+                'stages' => $list(
+                    self::object([
+                        'stage' => $text,
+                        'per_finished' => ['type' => ['number', 'null']],
+                        'cost' => ['type' => ['number', 'null']],
+                        'hours' => ['type' => ['number', 'null']],
+                        'sites' => ['type' => ['integer', 'null']],
+                    ]),
+                ),
+                'used_by' => $list($text),
+            ]),
+            'Calendar' => self::object([
+                'tasks' => $list($task),
+                'timing' => $list($timing),
+                'bench' => $list($bench),
+                'relief' => $list($relief),
+                'feed' => $maybe,
+            ]),
+            'BarMove' => self::object(
+                ['stage' => ['type' => ['integer', 'null'], 'description' => 'of the method, from 0; null for the sowing'], 'by' => $whole],
+                ['stage'],
+            ),
             'Feed' => self::object(['address' => $text]),
-            'SeasonLine' => self::object(['id' => $whole, 'name' => $text, 'revision' => $whole, 'year' => $whole, 'last_frost' => $text, 'crops' => $whole, 'plants' => $whole, 'setups' => $whole, 'changed_at' => $maybe, 'archived' => $flag]),
+            'SeasonLine' => self::object([
+                'id' => $whole,
+                'name' => $text,
+                'revision' => $whole,
+                'year' => $whole,
+                'last_frost' => $text,
+                'crops' => $whole,
+                'plants' => $whole,
+                'setups' => $whole,
+                'changed_at' => $maybe,
+                'archived' => $flag,
+            ]),
             'SeasonList' => self::object(['seasons' => $list(['$ref' => '#/components/schemas/SeasonLine'])]),
             'SeasonMade' => self::object(['id' => $whole]),
-            'NewSeason' => self::object(['from' => ['enum' => ['demo', 'file', 'answers']], 'demo' => $text, 'text' => $text, 'name' => $text, 'last_frost' => $text, 'rate' => ['type' => 'number'],
-                'currency' => $text, 'metric' => $flag, 'have' => $list($text)], ['demo', 'text', 'name', 'last_frost', 'rate', 'currency', 'metric', 'have']),
+            'NewSeason' => self::object(
+                [
+                    'from' => ['enum' => ['demo', 'file', 'answers']],
+                    'demo' => $text,
+                    'text' => $text,
+                    'name' => $text,
+                    'last_frost' => $text,
+                    'rate' => ['type' => 'number'],
+                    'currency' => $text,
+                    'metric' => $flag,
+                    'have' => $list($text),
+                ],
+                ['demo', 'text', 'name', 'last_frost', 'rate', 'currency', 'metric', 'have'],
+            ),
             'Archived' => self::object(['archived' => $flag]),
             'Change' => self::object(['path' => $path, 'from' => $any, 'to' => $any]),
-            'Changes' => self::object(['changes' => $list(['$ref' => '#/components/schemas/Change']), 'label' => $text, 'setup' => $maybe], ['label', 'setup']),
-            'NewCrops' => self::object(['text' => $text, 'species' => $text, 'lot' => $text, 'wanted' => $whole, 'setup' => $maybe], ['text', 'species', 'lot', 'wanted', 'setup']),
+            'Changes' => self::object(
+                ['changes' => $list(['$ref' => '#/components/schemas/Change']), 'label' => $text, 'setup' => $maybe],
+                ['label', 'setup'],
+            ),
+            'NewCrops' => self::object(
+                ['text' => $text, 'species' => $text, 'lot' => $text, 'wanted' => $whole, 'setup' => $maybe],
+                ['text', 'species', 'lot', 'wanted', 'setup'],
+            ),
             'NewPacket' => self::object(['like' => $text, 'setup' => $maybe], ['setup']),
             'Rounds' => self::object(['every_days' => $whole, 'times' => $whole, 'setup' => $maybe], ['setup']),
             'Said' => self::object(['words' => $text, 'setup' => $text]),
-            'Choices' => self::object(['methods' => $list($choice), 'lots' => $list($choice), 'cautions' => $list(['$ref' => '#/components/schemas/Warned'])]),
+            'Choices' => self::object([
+                'methods' => $list($choice),
+                'lots' => $list($choice),
+                'cautions' => $list(['$ref' => '#/components/schemas/Warned']),
+            ]),
             'Warned' => self::object(['id' => $text, 'title' => $text, 'text' => $text]),
             'Cautions' => self::object(['cautions' => $list(['$ref' => '#/components/schemas/Warned'])]),
-            'Catalogue' => self::object(['species' => $list($species), 'schools' => $map($text), 'currencies' => $list($currency), 'setups' => $list(self::object(['id' => $text, 'name' => $text]))]),
-            'Term' => self::object(['label' => $text, 'value' => ['type' => ['number', 'string', 'null']], 'unit' => $text, 'path' => ['oneOf' => [$path, ['type' => 'null']]], 'working' => $maybe,
-                'origin' => ['enum' => ['you', 'catalogue', 'test', 'computed']], 'source' => $maybe]),
-            'Working' => self::object(['figure' => $text, 'title' => $text, 'value' => ['type' => ['number', 'null']], 'unit' => $text, 'rule' => $text, 'formula' => $text, 'terms' => $list(['$ref' => '#/components/schemas/Term'])]),
+            'Catalogue' => self::object([
+                'species' => $list($species),
+                'schools' => $map($text),
+                'currencies' => $list($currency),
+                'setups' => $list(self::object(['id' => $text, 'name' => $text])),
+            ]),
+            'Term' => self::object([
+                'label' => $text,
+                'value' => ['type' => ['number', 'string', 'null']],
+                'unit' => $text,
+                'path' => ['oneOf' => [$path, ['type' => 'null']]],
+                'working' => $maybe,
+                'origin' => ['enum' => ['you', 'catalogue', 'test', 'computed']],
+                'source' => $maybe,
+            ]),
+            'Working' => self::object([
+                'figure' => $text,
+                'title' => $text,
+                'value' => ['type' => ['number', 'null']],
+                'unit' => $text,
+                'rule' => $text,
+                'formula' => $text,
+                'terms' => $list(['$ref' => '#/components/schemas/Term']),
+            ]),
             'Account' => self::object(['email' => $maybe, 'trial' => $flag, 'guest' => $flag, 'mailbox' => $flag]),
             'Credentials' => self::object(['email' => $text, 'password' => $text]),
             'AccountChange' => self::object(['email' => $text, 'password' => $text, 'current_password' => $text], ['email', 'password']),
             'CurrentPassword' => self::object(['current_password' => $text], ['current_password']),
             'Email' => self::object(['email' => $text]),
             'Reset' => self::object(['email' => $text, 'token' => $text, 'password' => $text]),
-            'Export' => self::object(['format' => $text, 'version' => $whole, 'email' => $maybe, 'created_at' => $maybe, 'seasons' => $list(['type' => 'object'])]),
+            'Export' => self::object([
+                'format' => $text,
+                'version' => $whole,
+                'email' => $maybe,
+                'created_at' => $maybe,
+                'seasons' => $list(['type' => 'object']),
+            ]),
             'Fault' => self::object(['path' => $text, 'problem' => $text, 'remedy' => $text]),
             'Conflict' => self::object(['path' => $path, 'was' => $any, 'theirs' => $any, 'yours' => $any]),
-            'Problem' => self::object(['type' => $text, 'title' => $text, 'status' => $whole, 'detail' => $text, 'faults' => $list(['$ref' => '#/components/schemas/Fault']),
-                'revision' => $whole, 'conflicts' => $list(['$ref' => '#/components/schemas/Conflict'])], ['faults', 'revision', 'conflicts']),
+            'Problem' => self::object(
+                [
+                    'type' => $text,
+                    'title' => $text,
+                    'status' => $whole,
+                    'detail' => $text,
+                    'faults' => $list(['$ref' => '#/components/schemas/Fault']),
+                    'revision' => $whole,
+                    'conflicts' => $list(['$ref' => '#/components/schemas/Conflict']),
+                ],
+                ['faults', 'revision', 'conflicts'],
+            ),
         ];
     }
 
     /** @return array<string, mixed> */
     private static function responses(): array
     {
-        $problem = fn (string $words): array => ['description' => $words, 'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]]];
+        $problem = fn (string $words): array => [
+            'description' => $words,
+            'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]],
+        ];
 
-        return ['NotFound' => $problem('There is no such thing in your garden'), 'Faults' => $problem('Values that cannot be used, each with what to do'),
-            'Conflict' => $problem('Changed elsewhere meanwhile: both values, to choose from'), 'TooMany' => $problem('Too many tries')];
+        return [
+            'NotFound' => $problem('There is no such thing in your garden'),
+            'Faults' => $problem('Values that cannot be used, each with what to do'),
+            'Conflict' => $problem('Changed elsewhere meanwhile: both values, to choose from'),
+            'TooMany' => $problem('Too many tries'),
+        ];
     }
 
     /**
@@ -131,7 +261,11 @@ final class OpenApiFile
      */
     private static function object(array $properties, array $optional = []): array
     {
-        return ['type' => 'object', 'properties' => $properties, 'required' => array_values(array_diff(array_keys($properties), $optional))];
+        return [
+            'type' => 'object',
+            'properties' => $properties,
+            'required' => array_values(array_diff(array_keys($properties), $optional)),
+        ];
     }
 
     /**

@@ -55,7 +55,10 @@ final class Shapes
         if (! isset($this->schemas[$name])) {
             $this->schemas[$name] = [];
             $this->schemas[$name] = is_subclass_of($class, BackedEnum::class)
-                ? ['type' => 'string', 'enum' => array_map(fn ($case): string|int => $case->getBackingValue(), (new ReflectionEnum($class))->getCases())]
+                ? [
+                    'type' => 'string',
+                    'enum' => array_map(fn ($case): string|int => $case->getBackingValue(), (new ReflectionEnum($class))->getCases()),
+                ]
                 : $this->object($reflection);
         }
 
@@ -85,7 +88,12 @@ final class Shapes
             $properties[$name] = $words !== '' && ! isset($schema['$ref']) ? [...$schema, 'description' => $words] : $schema;
         }
 
-        return array_filter(['type' => 'object', 'description' => self::summary($class), 'properties' => $properties, 'required' => array_keys($properties)]);
+        return array_filter([
+            'type' => 'object',
+            'description' => self::summary($class),
+            'properties' => $properties,
+            'required' => array_keys($properties),
+        ]);
     }
 
     /**
@@ -96,7 +104,9 @@ final class Shapes
     {
         return match (true) {
             $type instanceof NullableTypeNode => self::either([$this->type($type->type, $home), ['type' => 'null']]),
-            $type instanceof UnionTypeNode => self::either(array_map(fn (TypeNode $one): array => $this->type($one, $home), array_values($type->types))),
+            $type instanceof UnionTypeNode => self::either(
+                array_map(fn (TypeNode $one): array => $this->type($one, $home), array_values($type->types)),
+            ),
             $type instanceof GenericTypeNode => match ((string) $type->type) {
                 'list' => ['type' => 'array', 'items' => $this->type($type->genericTypes[0], $home)],
                 default => ['type' => 'object', 'additionalProperties' => $this->type($type->genericTypes[1], $home)],

@@ -22,7 +22,10 @@ final class Garden
     {
         DB::transaction(function () use ($trial, $account): void {
             $first = $trial->seasons()->min('id');
-            $trial->seasons()->where(fn ($query) => $query->where('revision', '>', 1)->orWhere('id', '<>', $first))->update(['user_id' => $account->id]);
+            $trial
+                ->seasons()
+                ->where(fn ($query) => $query->where('revision', '>', 1)->orWhere('id', '<>', $first))
+                ->update(['user_id' => $account->id]);
             $trial->delete();
         });
     }
@@ -36,13 +39,28 @@ final class Garden
             $history = [];
             /** @var SeasonChange $step */
             foreach ($season->changes()->orderBy('id')->get() as $step) {
-                $history[] = ['label' => $step->label, 'undone' => $step->undone, 'at' => $step->created_at?->toIso8601String(), 'changes' => $step->changes];
+                $history[] = [
+                    'label' => $step->label,
+                    'undone' => $step->undone,
+                    'at' => $step->created_at?->toIso8601String(),
+                    'changes' => $step->changes,
+                ];
             }
-            $seasons[] = ['archived' => $season->archived_at !== null, 'changed_at' => $season->updated_at?->toIso8601String(),
-                'season' => $season->document, 'history' => $history];
+            $seasons[] = [
+                'archived' => $season->archived_at !== null,
+                'changed_at' => $season->updated_at?->toIso8601String(),
+                'season' => $season->document,
+                'history' => $history,
+            ];
         }
 
-        return ['format' => 'jolly-penny/export', 'version' => 1, 'email' => $user->email, 'created_at' => $user->created_at?->toIso8601String(), 'seasons' => $seasons];
+        return [
+            'format' => 'jolly-penny/export',
+            'version' => 1,
+            'email' => $user->email,
+            'created_at' => $user->created_at?->toIso8601String(),
+            'seasons' => $seasons,
+        ];
     }
 
     /** @return array{int, int} gardens and seasons cleared */

@@ -38,8 +38,15 @@ final readonly class SeasonState
             $more['moved'] = Moved::since($season->before, $setup, $pictures[$setup]);
         }
         $core = (hrtime(true) - $began) / 1e6;
-        $answer = Json::of(['id' => $kept->model->id, 'revision' => $kept->model->revision, 'season' => $kept->document, 'result' => $result,
-            'pictures' => (object) $pictures, 'history' => $this->history->words($kept->model), ...$more]);
+        $answer = Json::of([
+            'id' => $kept->model->id,
+            'revision' => $kept->model->revision,
+            'season' => $kept->document,
+            'result' => $result,
+            'pictures' => (object) $pictures,
+            'history' => $this->history->words($kept->model),
+            ...$more,
+        ]);
         $total = (microtime(true) - (float) $_SERVER['REQUEST_TIME_FLOAT']) * 1000;
         $answer->headers->set('Server-Timing', sprintf('core;dur=%.1f, total;dur=%.1f', $core, $total));
 

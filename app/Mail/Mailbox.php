@@ -17,8 +17,15 @@ final class Mailbox
         if (! config('jolly.mailbox')) {
             return;
         }
-        $letters = [['at' => now()->toIso8601String(), 'to' => implode(', ', array_map(fn ($address) => $address->getAddress(), $mail->getTo())),
-            'subject' => (string) $mail->getSubject(), 'text' => (string) $mail->getTextBody()], ...$this->letters()];
+        $letters = [
+            [
+                'at' => now()->toIso8601String(),
+                'to' => implode(', ', array_map(fn ($address) => $address->getAddress(), $mail->getTo())),
+                'subject' => (string) $mail->getSubject(),
+                'text' => (string) $mail->getTextBody(),
+            ],
+            ...$this->letters(),
+        ];
         file_put_contents(self::file(), json_encode(array_slice($letters, 0, self::KEPT), JSON_THROW_ON_ERROR), LOCK_EX);
     }
 

@@ -22,6 +22,13 @@ final class NewPasswordLetter extends Mailable
 
     public function content(): Content
     {
-        return new Content(text: 'letters.new-password', with: ['link' => rtrim((string) config('app.url'), '/').'/new-password?'.http_build_query(['email' => $this->email, 'token' => $this->token])]);
+        return new Content(
+            text: 'letters.new-password',
+            with: [
+                'link' => rtrim((string) config('app.url'), '/').
+                    '/new-password?'.
+                    http_build_query(['email' => $this->email, 'token' => $this->token]),
+            ],
+        );
     }
 }

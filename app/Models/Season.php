@@ -42,8 +42,15 @@ final class Season extends Model
     protected $attributes = ['revision' => 1];
 
     /** @var array<string, string> */
-    protected $casts = ['document' => AsDocument::class, 'revision' => 'integer', 'year' => 'integer', 'crops' => 'integer', 'plants' => 'integer',
-        'setups' => 'integer', 'archived_at' => 'datetime'];
+    protected $casts = [
+        'document' => AsDocument::class,
+        'revision' => 'integer',
+        'year' => 'integer',
+        'crops' => 'integer',
+        'plants' => 'integer',
+        'setups' => 'integer',
+        'archived_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

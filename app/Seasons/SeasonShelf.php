@@ -22,8 +22,11 @@ final class SeasonShelf
         $lines = [];
         /** @var Season $season */
         foreach ($user->seasons()->orderByRaw('archived_at IS NOT NULL, updated_at DESC, id DESC')->get(Season::LINE) as $season) {
-            $lines[] = [...$season->only(['id', 'name', 'revision', 'year', 'last_frost', 'crops', 'plants', 'setups']),
-                'changed_at' => $season->updated_at?->toIso8601String(), 'archived' => $season->archived_at !== null];
+            $lines[] = [
+                ...$season->only(['id', 'name', 'revision', 'year', 'last_frost', 'crops', 'plants', 'setups']),
+                'changed_at' => $season->updated_at?->toIso8601String(),
+                'archived' => $season->archived_at !== null,
+            ];
         }
 
         return $lines;
@@ -33,7 +36,9 @@ final class SeasonShelf
     public static function add(User $user, stdClass $document): Season
     {
         if ($user->seasons()->count() >= self::MOST) {
-            throw ValidationException::withMessages(['from' => 'There are '.self::MOST.' seasons here already. Delete one you no longer need.']);
+            throw ValidationException::withMessages([
+                'from' => 'There are '.self::MOST.' seasons here already. Delete one you no longer need.',
+            ]);
         }
 
         return self::keep($user, $document);
@@ -49,7 +54,7 @@ final class SeasonShelf
     {
         /** @var User $user */
         $user = $kept->model->user()->firstOrFail();
-        $document = (new SeasonWriter)->document($kept->file);
+        $document = (new SeasonWriter())->document($kept->file);
         $document->name = mb_substr($kept->file->name, 0, 190).', copy';
 
         return self::add($user, $document);

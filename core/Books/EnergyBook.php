@@ -56,8 +56,14 @@ final class EnergyBook implements Book
                 continue;
             }
             $this->places[$place->id] = $energy = new PlaceEnergy(
-                $place, new PlaceLoad($this->firstDay, $plans === [] ? 0 : $last - $first, $stages[$place->id] ?? []), $index->season->electricity, $tariff,
-                self::standingAt($place, $index->lights, $setup->lights), self::standingAt($place, $index->mats, $setup->mats), self::standingAt($place, $index->appliances, $setup->appliances));
+                $place,
+                new PlaceLoad($this->firstDay, $plans === [] ? 0 : $last - $first, $stages[$place->id] ?? []),
+                $index->season->electricity,
+                $tariff,
+                self::standingAt($place, $index->lights, $setup->lights),
+                self::standingAt($place, $index->mats, $setup->mats),
+                self::standingAt($place, $index->appliances, $setup->appliances),
+            );
             foreach ($energy->totals as $kind => $figures) {
                 $this->kwh[$kind] += $figures[PlaceEnergy::KWH];
             }

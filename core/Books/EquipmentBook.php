@@ -28,13 +28,22 @@ final class EquipmentBook implements Book
     private array $heads = [];
 
     /** @param  list<CropPlan>  $plans */
-    public function __construct(private readonly array $plans, private readonly SeasonIndex $index, Setup $setup, private readonly EnergyBook $energy)
-    {
+    public function __construct(
+        private readonly array $plans,
+        private readonly SeasonIndex $index,
+        Setup $setup,
+        private readonly EnergyBook $energy,
+    ) {
         if ($plans === []) {
             return;
         }
-        foreach (['light' => [Head::Lights, $index->lights, $setup->lights], 'mat' => [Head::Mats, $index->mats, $setup->mats],
-            'appliance' => [Head::Appliances, $index->appliances, $setup->appliances]] as $kind => [$head, $rows, $ids]) {
+        foreach (
+            [
+                'light' => [Head::Lights, $index->lights, $setup->lights],
+                'mat' => [Head::Mats, $index->mats, $setup->mats],
+                'appliance' => [Head::Appliances, $index->appliances, $setup->appliances],
+            ] as $kind => [$head, $rows, $ids]
+        ) {
             foreach ($ids as $id) {
                 $this->add($kind, $rows[$id], $head, $rows[$id]->place);
             }
@@ -80,8 +89,8 @@ final class EquipmentBook implements Book
     private function add(string $kind, Light|Mat|Appliance|Gear $row, Head $head, ?string $place, ?array $neededBy = null): void
     {
         $season = $this->index->season;
-        $charge = $row->owned && ! $season->chargeOwned ? 0.0
-            : CapitalRecovery::share($row->price, $row->lifeSeasons, $season->discountRate);
+        $charge =
+            $row->owned && ! $season->chargeOwned ? 0.0 : CapitalRecovery::share($row->price, $row->lifeSeasons, $season->discountRate);
         $this->items[] = new Equipment($kind, $row->id, $head, $row->price, $row->lifeSeasons, $row->owned, $charge, $place, $neededBy);
     }
 
@@ -91,7 +100,8 @@ final class EquipmentBook implements Book
         foreach ($this->items as $item) {
             [$weights, $sum] = $this->weights[$item->sharedBy()] ??= $this->weightsOf($item);
             foreach ($weights as $crop => $weight) {
-                $this->heads[$crop][$item->head->value] = ($this->heads[$crop][$item->head->value] ?? 0.0) + $item->charge * $weight / $sum;
+                $this->heads[$crop][$item->head->value] =
+                    ($this->heads[$crop][$item->head->value] ?? 0.0) + ($item->charge * $weight) / $sum;
             }
         }
     }
@@ -121,11 +131,14 @@ final class EquipmentBook implements Book
         $energy = $this->energy->places[$item->place];
         $sum = 0.0;
         foreach ($this->plans[$crop]->stages as $stage) {
-            if ($stage->place->id === $item->place && match ($item->kind) {
-                'light' => $energy->lit($stage),
-                'mat' => $energy->warmed($stage),
-                default => true,
-            }) {
+            if (
+                $stage->place->id === $item->place &&
+                match ($item->kind) {
+                    'light' => $energy->lit($stage),
+                    'mat' => $energy->warmed($stage),
+                    default => true,
+                }
+            ) {
                 $sum += $stage->flatDays();
             }
         }

@@ -38,7 +38,7 @@ final readonly class SupplyUse
                 } else {
                     $parts = array_sum(array_column($mix->parts, 'parts'));
                     foreach ($mix->parts as $part) {
-                        $add($part->supply, Head::Mix, $litres * $part->parts / ($parts * (1.0 - $mix->shrinkage)));
+                        $add($part->supply, Head::Mix, ($litres * $part->parts) / ($parts * (1.0 - $mix->shrinkage)));
                     }
                     foreach ($mix->additives as $additive) {
                         $add($additive->supply, Head::Mix, $litres * $additive->amountPerL);
@@ -51,7 +51,11 @@ final readonly class SupplyUse
                 $add($rules->topDressing->supply, Head::TopDressing, $stage->sites * $container->topAreaM2 * $rules->topDressing->depthMm);
             }
             if ($feed !== null && $rules->feedsPerWeek > 0.0) {
-                $add($feed->supply, Head::Feed, self::feedLitres($stage->flats, $feed->litresPerFlat, $rules->feedsPerWeek, $stage->days()) * $feed->dosePerL);
+                $add(
+                    $feed->supply,
+                    Head::Feed,
+                    self::feedLitres($stage->flats, $feed->litresPerFlat, $rules->feedsPerWeek, $stage->days()) * $feed->dosePerL,
+                );
             }
         }
         self::extras($plan->method, $plan, $add);
@@ -62,18 +66,23 @@ final readonly class SupplyUse
     /** Litres of solution over a stage. */
     public static function feedLitres(float $flats, float $litresPerFlat, float $feedsPerWeek, int $days): float
     {
-        return $flats * $litresPerFlat * $feedsPerWeek * $days / 7;
+        return ($flats * $litresPerFlat * $feedsPerWeek * $days) / 7;
     }
 
     /** @param  callable(string, Head, float): void  $add */
     private static function extras(Method $method, CropPlan $plan, callable $add): void
     {
         foreach ($method->extras as $extra) {
-            $add($extra->supply, Head::Extras, $extra->amount * match ($extra->per) {
-                Per::Site => $plan->stages[0]->sites,
-                Per::Flat => $plan->stages[0]->flats,
-                Per::Crop => 1,
-            });
+            $add(
+                $extra->supply,
+                Head::Extras,
+                $extra->amount *
+                    match ($extra->per) {
+                        Per::Site => $plan->stages[0]->sites,
+                        Per::Flat => $plan->stages[0]->flats,
+                        Per::Crop => 1,
+                    },
+            );
         }
     }
 }

@@ -63,8 +63,15 @@ final class Catalogue
         $recipes = [];
         foreach (CatalogueFile::rows('recipes') as $row) {
             $id = (string) $row['id'];
-            $recipes[$id] ??= ['id' => $id, 'name' => $row['name'], 'parts' => [], 'shrinkage' => $row['shrinkage'],
-                'minutes_per_l' => $row['minutes_per_l'], 'kwh_per_l' => $row['kwh_per_l'], 'meta' => ['catalogue' => $id]];
+            $recipes[$id] ??= [
+                'id' => $id,
+                'name' => $row['name'],
+                'parts' => [],
+                'shrinkage' => $row['shrinkage'],
+                'minutes_per_l' => $row['minutes_per_l'],
+                'kwh_per_l' => $row['kwh_per_l'],
+                'meta' => ['catalogue' => $id],
+            ];
             $recipes[$id]['parts'][] = ['supply' => $row['supply'], 'parts' => $row['parts']];
         }
 
@@ -106,7 +113,9 @@ final class Catalogue
     {
         $row = match ($list) {
             'species' => ($this->species()[$id] ?? null)?->seasonRow(),
-            'seed_lots' => isset($this->species()[$id]) ? ['packet_price' => $this->species()[$id]->packetPrice, 'seeds_per_packet' => $this->species()[$id]->seedsPerPacket] : null,
+            'seed_lots' => isset($this->species()[$id])
+                ? ['packet_price' => $this->species()[$id]->packetPrice, 'seeds_per_packet' => $this->species()[$id]->seedsPerPacket]
+                : null,
             'containers' => $this->containers()[$id] ?? null,
             'supplies' => $this->supplies()[$id] ?? null,
             'mixes' => $this->recipes()[$id] ?? null,
@@ -149,7 +158,8 @@ final class Catalogue
         $rows = [];
         foreach (CatalogueFile::rows('gear') as $row) {
             if ($row['kind'] === $kind) {
-                $rows[(string) $row['id']] = ['meta' => ['catalogue' => (string) $row['id']]] + array_diff_key($row, ['kind' => 1, 'source' => 1]);
+                $rows[(string) $row['id']] =
+                    ['meta' => ['catalogue' => (string) $row['id']]] + array_diff_key($row, ['kind' => 1, 'source' => 1]);
             }
         }
 

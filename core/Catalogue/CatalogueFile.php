@@ -28,7 +28,9 @@ final readonly class CatalogueFile
         $rows = [];
         while (is_array($header) && ($cells = fgetcsv($handle, escape: '')) !== false) {
             if (count($cells) !== count($header)) {
-                throw new RuntimeException("A row of the catalogue's {$name}.csv has ".count($cells).' cells instead of '.count($header).'.');
+                throw new RuntimeException(
+                    "A row of the catalogue's {$name}.csv has ".count($cells).' cells instead of '.count($header).'.',
+                );
             }
             $row = [];
             foreach ($header as $i => $column) {

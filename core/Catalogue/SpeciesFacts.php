@@ -62,23 +62,52 @@ final readonly class SpeciesFacts
         $whole = fn (string $key): int => (int) $row[$key];
 
         return new self(
-            $text('id'), $text('name'), $text('latin'), $text('kind'), $text('start'),
-            array_map(fn (array $cells): array => ['temp_c' => (float) $cells['temp_c'],
-                'days' => $cells['days'] === null ? null : (float) $cells['days'], 'percent' => (float) $cells['percent']], $table),
+            $text('id'),
+            $text('name'),
+            $text('latin'),
+            $text('kind'),
+            $text('start'),
+            array_map(
+                fn (array $cells): array => [
+                    'temp_c' => (float) $cells['temp_c'],
+                    'days' => $cells['days'] === null ? null : (float) $cells['days'],
+                    'percent' => (float) $cells['percent'],
+                ],
+                $table,
+            ),
             $table === [] ? null : (string) $table[0]['source'],
-            $number('fresh_germination'), $text('fresh_source'), $number('longevity_years'), $text('longevity_source'), $number('days_to_emerge'),
-            $whole('weeks_from'), $whole('weeks_to'), $text('weeks_before'), $whole('plant_out_offset_days'),
-            $number('seed_width_mm'), $number('sowing_depth_mm'), $text('light'), $whole('cold_days'), $number('spacing_cm'),
-            $number('packet_price'), $whole('seeds_per_packet'),
-            $row['caution'] === null ? null : $text('caution'), $text('source'),
+            $number('fresh_germination'),
+            $text('fresh_source'),
+            $number('longevity_years'),
+            $text('longevity_source'),
+            $number('days_to_emerge'),
+            $whole('weeks_from'),
+            $whole('weeks_to'),
+            $text('weeks_before'),
+            $whole('plant_out_offset_days'),
+            $number('seed_width_mm'),
+            $number('sowing_depth_mm'),
+            $text('light'),
+            $whole('cold_days'),
+            $number('spacing_cm'),
+            $number('packet_price'),
+            $whole('seeds_per_packet'),
+            $row['caution'] === null ? null : $text('caution'),
+            $text('source'),
         );
     }
 
     /** @return array<string, mixed> a row of the season file's `species` */
     public function seasonRow(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'germination' => $this->germination, 'days_to_emerge' => $this->daysToEmerge,
-            'longevity_years' => $this->longevityYears, 'fresh_germination' => $this->freshGermination,
-            'meta' => ['catalogue' => $this->id]];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'germination' => $this->germination,
+            'days_to_emerge' => $this->daysToEmerge,
+            'longevity_years' => $this->longevityYears,
+            'fresh_germination' => $this->freshGermination,
+            'meta' => ['catalogue' => $this->id],
+        ];
     }
 }

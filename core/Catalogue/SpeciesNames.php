@@ -9,11 +9,32 @@ final readonly class SpeciesNames
 {
     /** Other names people use. */
     private const ALSO = [
-        'aubergine' => 'eggplant', 'courgette' => 'summer_squash', 'zucchini' => 'summer_squash', 'chilli' => 'hot_pepper', 'chili' => 'hot_pepper',
-        'jalapeno' => 'hot_pepper', 'bell pepper' => 'sweet_pepper', 'pepper' => 'sweet_pepper', 'corn' => 'sweet_corn', 'maize' => 'sweet_corn',
-        'bean' => 'snap_bean', 'squash' => 'winter_squash', 'melon' => 'muskmelon', 'coriander' => 'cilantro', 'scallion' => 'bunching_onion',
-        'spring onion' => 'bunching_onion', 'silverbeet' => 'chard', 'beetroot' => 'beet', 'bok choy' => 'pak_choi', 'sprout' => 'brussels_sprouts',
-        'salad' => 'lettuce', 'sunflower' => 'sunflower', 'lupine' => 'lupin', 'tagetes' => 'marigold', 'viola' => 'pansy', 'napa' => 'chinese_cabbage',
+        'aubergine' => 'eggplant',
+        'courgette' => 'summer_squash',
+        'zucchini' => 'summer_squash',
+        'chilli' => 'hot_pepper',
+        'chili' => 'hot_pepper',
+        'jalapeno' => 'hot_pepper',
+        'bell pepper' => 'sweet_pepper',
+        'pepper' => 'sweet_pepper',
+        'corn' => 'sweet_corn',
+        'maize' => 'sweet_corn',
+        'bean' => 'snap_bean',
+        'squash' => 'winter_squash',
+        'melon' => 'muskmelon',
+        'coriander' => 'cilantro',
+        'scallion' => 'bunching_onion',
+        'spring onion' => 'bunching_onion',
+        'silverbeet' => 'chard',
+        'beetroot' => 'beet',
+        'bok choy' => 'pak_choi',
+        'sprout' => 'brussels_sprouts',
+        'salad' => 'lettuce',
+        'sunflower' => 'sunflower',
+        'lupine' => 'lupin',
+        'tagetes' => 'marigold',
+        'viola' => 'pansy',
+        'napa' => 'chinese_cabbage',
     ];
 
     /** @param  array<string, SpeciesFacts>  $species  by id */
@@ -71,13 +92,16 @@ final readonly class SpeciesNames
     private static function plain(string $words): string
     {
         $lower = mb_strtolower((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', $words));
-        $singular = array_map(fn (string $word): string => match (true) {
-            preg_match('/(tomato|potato)es$/', $word) === 1 => substr($word, 0, -2),
-            preg_match('/(rad|squ)(i|a)shes$/', $word) === 1 => substr($word, 0, -2),
-            str_ends_with($word, 'ies') && strlen($word) > 5 => substr($word, 0, -3).'y',
-            preg_match('/[^su]s$/', $word) === 1 && strlen($word) > 3 && ! in_array($word, ['chives', 'brussels', 'cosmos'], true) => substr($word, 0, -1),
-            default => $word,
-        }, explode(' ', trim($lower)));
+        $singular = array_map(
+            fn (string $word): string => match (true) {
+                preg_match('/(tomato|potato)es$/', $word) === 1 => substr($word, 0, -2),
+                preg_match('/(rad|squ)(i|a)shes$/', $word) === 1 => substr($word, 0, -2),
+                str_ends_with($word, 'ies') && strlen($word) > 5 => substr($word, 0, -3).'y',
+                preg_match('/[^su]s$/', $word) === 1 && strlen($word) > 3 && ! in_array($word, ['chives', 'brussels', 'cosmos'], true) => substr($word, 0, -1),
+                default => $word,
+            },
+            explode(' ', trim($lower)),
+        );
 
         return implode(' ', $singular);
     }

@@ -29,9 +29,19 @@ final readonly class Advice
 
     public static function of(SetupResult $result): self
     {
-        $with = fn (string ...$verdicts): array => array_column(array_filter($result->crops, fn (CropResult $crop): bool => in_array($crop->verdict, $verdicts, true)), 'id');
+        $with = fn (string ...$verdicts): array => array_column(
+            array_filter($result->crops, fn (CropResult $crop): bool => in_array($crop->verdict, $verdicts, true)),
+            'id',
+        );
         $bought = array_column(array_filter($result->crops, fn (CropResult $crop): bool => ! $crop->grown && $crop->cost !== null), 'id');
 
-        return new self($result->id, $with('grow', 'grow_only'), $with('grow_along'), [...$with('buy', 'buy_only'), ...$bought], $result->fill_cost, $result->keep);
+        return new self(
+            $result->id,
+            $with('grow', 'grow_only'),
+            $with('grow_along'),
+            [...$with('buy', 'buy_only'), ...$bought],
+            $result->fill_cost,
+            $result->keep,
+        );
     }
 }

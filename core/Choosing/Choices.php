@@ -35,9 +35,11 @@ final readonly class Choices
         foreach ($season->crops as $crop) {
             $used = array_map(fn (Setup $setup): string => $setup->methodFor($crop->id), $season->setups);
             // The named set-up's way first, so that of equal choices it stays.
-            $ways = array_values(array_unique([$base->methodFor($crop->id), ...$used, ...($crop->nursery === [] ? [] : [Setup::NURSERY])]));
+            $ways = array_values(array_unique([$base->methodFor($crop->id), ...$used, ...$crop->nursery === [] ? [] : [Setup::NURSERY]]));
             $own = isset($this->mustSupply[$crop->id]);
-            $methods[$crop->id] = array_values(array_filter($ways, fn (string $way): bool => $way !== Setup::NURSERY || $crop->nursery !== [] || ! $own));
+            $methods[$crop->id] = array_values(
+                array_filter($ways, fn (string $way): bool => $way !== Setup::NURSERY || $crop->nursery !== [] || ! $own),
+            );
         }
         $this->methods = $methods;
         foreach ($season->methods as $method) {
@@ -141,7 +143,10 @@ final readonly class Choices
                 continue;
             }
             [$wantsLight, $wantsHeat] = $this->wants[$method];
-            if (array_diff_key(array_intersect_key($wantsLight, $couldLight), $lit) !== [] || array_diff_key(array_intersect_key($wantsHeat, $couldWarm), $warm) !== []) {
+            if (
+                array_diff_key(array_intersect_key($wantsLight, $couldLight), $lit) !== [] ||
+                array_diff_key(array_intersect_key($wantsHeat, $couldWarm), $warm) !== []
+            ) {
                 return false;
             }
         }
@@ -169,7 +174,7 @@ final readonly class Choices
     private static function subLists(array $ids): Generator
     {
         for ($mask = (1 << count($ids)) - 1; $mask >= 0; $mask--) {
-            yield array_values(array_filter($ids, fn (int $i): bool => ($mask >> $i & 1) === 1, ARRAY_FILTER_USE_KEY));
+            yield array_values(array_filter($ids, fn (int $i): bool => (($mask >> $i) & 1) === 1, ARRAY_FILTER_USE_KEY));
         }
     }
 
@@ -180,6 +185,8 @@ final readonly class Choices
      */
     private static function toggled(array $all, array $some, string $id): array
     {
-        return array_values(array_filter($all, fn (string $one): bool => $one === $id ? ! in_array($id, $some, true) : in_array($one, $some, true)));
+        return array_values(
+            array_filter($all, fn (string $one): bool => $one === $id ? ! in_array($id, $some, true) : in_array($one, $some, true)),
+        );
     }
 }

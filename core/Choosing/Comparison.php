@@ -37,7 +37,8 @@ final readonly class Comparison
         $cheapest = $boughtEach = [];
         foreach ($season->crops as $i => $crop) {
             $cheapest[$crop->id] = self::cheapestFor($i, $results);
-            $boughtEach[$crop->id] = self::known(array_map(fn (SetupResult $result): ?float => $result->crops[$i]->boughtEach(), $results))[0] ?? null;
+            $boughtEach[$crop->id] =
+                self::known(array_map(fn (SetupResult $result): ?float => $result->crops[$i]->boughtEach(), $results))[0] ?? null;
         }
 
         return new self($nursery === [] ? null : max($nursery), $setups, $cheapest, $boughtEach, self::advice($results));

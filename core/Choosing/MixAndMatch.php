@@ -58,10 +58,21 @@ final class MixAndMatch
         $search ? $this->search() : $this->weighAll((int) $count);
         [$setup] = $this->best ?? [$this->base, $this->named];
         $grows = array_diff($setup->overrides, [Setup::NURSERY]) !== [];
-        $meta = new stdClass;
+        $meta = new stdClass();
         $meta->search = $search;
 
-        return $grows ? new Setup(self::ID, 'Mix and match', $this->base->method, $setup->overrides, $setup->lights, $setup->mats, $this->base->appliances, $this->base->gear, $meta)
+        return $grows
+            ? new Setup(
+                self::ID,
+                'Mix and match',
+                $this->base->method,
+                $setup->overrides,
+                $setup->lights,
+                $setup->mats,
+                $this->base->appliances,
+                $this->base->gear,
+                $meta,
+            )
             : new Setup(self::ID, 'Mix and match', $this->base->method, $setup->overrides, meta: $meta);
     }
 
@@ -130,7 +141,16 @@ final class MixAndMatch
         $totals = null;
         if ($this->choices->keepsLit($methods, $lights, $mats)) {
             $grows = array_diff($methods, [Setup::NURSERY]) !== [];
-            $setup = new Setup($this->base->id, $this->base->name, $this->base->method, $methods, $lights, $mats, $grows ? $this->base->appliances : [], $grows ? $this->base->gear : []);
+            $setup = new Setup(
+                $this->base->id,
+                $this->base->name,
+                $this->base->method,
+                $methods,
+                $lights,
+                $mats,
+                $grows ? $this->base->appliances : [],
+                $grows ? $this->base->gear : [],
+            );
             $books = $this->costing->books($setup);
             $totals = SetupTotals::of($books);
             $supplied = array_diff_key($this->choices->mustSupply, $books->grown, $books->bought) === [];
@@ -150,6 +170,7 @@ final class MixAndMatch
     /** Cheaper to fill the list, or as cheap with fewer hours. */
     private static function beats(SetupTotals $a, SetupTotals $b): bool
     {
-        return $a->fillCost < $b->fillCost - self::SAME || ($a->fillCost <= $b->fillCost + self::SAME && $a->hours < $b->hours - self::SAME);
+        return $a->fillCost < $b->fillCost - self::SAME ||
+            ($a->fillCost <= $b->fillCost + self::SAME && $a->hours < $b->hours - self::SAME);
     }
 }

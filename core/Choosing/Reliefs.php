@@ -38,14 +38,22 @@ final readonly class Reliefs
             foreach ($this->offsets($crop, $books) as $by) {
                 $offset = $crop->plantOutOffsetDays + $by;
                 $moved = new SeasonCosting($this->season->withCrop($crop->with(plantOutOffsetDays: $offset)));
-                $reliefs[] = self::relief($now, SetupTotals::of($moved->books($setup)), $by > 0 ? 'later' : 'earlier', $crop->id, abs($by),
-                    ['path' => ['crops', $crop->id, 'plant_out_offset_days'], 'to' => $offset]);
+                $reliefs[] = self::relief(
+                    $now,
+                    SetupTotals::of($moved->books($setup)),
+                    $by > 0 ? 'later' : 'earlier',
+                    $crop->id,
+                    abs($by),
+                    ['path' => ['crops', $crop->id, 'plant_out_offset_days'], 'to' => $offset],
+                );
             }
             foreach ($this->season->methods as $method) {
                 if ($method->id !== $setup->methodFor($crop->id)) {
                     $then = SetupTotals::of($costing->books($setup->raising($crop->id, $method->id)));
-                    $reliefs[] = self::relief($now, $then, 'smaller', $crop->id, null,
-                        ['path' => ['setups', $setup->id, 'overrides', $crop->id], 'to' => $method->id]);
+                    $reliefs[] = self::relief($now, $then, 'smaller', $crop->id, null, [
+                        'path' => ['setups', $setup->id, 'overrides', $crop->id],
+                        'to' => $method->id,
+                    ]);
                 }
             }
         }
@@ -60,7 +68,15 @@ final readonly class Reliefs
     {
         // What loses a crop is no relief.
         return $then->crowdedDays < $now->crowdedDays && $then->supplied >= $now->supplied
-            ? new Relief($kind, $crop, $days, $days === null ? (string) $change['to'] : null, $then->fillCost - $now->fillCost, $then->crowdedDays, $change)
+            ? new Relief(
+                $kind,
+                $crop,
+                $days,
+                $days === null ? (string) $change['to'] : null,
+                $then->fillCost - $now->fillCost,
+                $then->crowdedDays,
+                $change,
+            )
             : null;
     }
 

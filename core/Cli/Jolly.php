@@ -19,12 +19,12 @@ use JollyPenny\Core\Years\YearsCosting;
 final readonly class Jolly
 {
     private const USAGE = <<<'TEXT'
-        Usage: bin/jolly cost FILE.json [--setup ID]                                 the costing, as JSON
-               bin/jolly years FILE.json --seasons N [--price-rise R] [--setup ID]   the same over 1 to 100 seasons
-               bin/jolly mix FILE.json --setup ID                                    the season file with each crop its cheapest way
-        A file named - is standard input.
+    Usage: bin/jolly cost FILE.json [--setup ID]                                 the costing, as JSON
+           bin/jolly years FILE.json --seasons N [--price-rise R] [--setup ID]   the same over 1 to 100 seasons
+           bin/jolly mix FILE.json --setup ID                                    the season file with each crop its cheapest way
+    A file named - is standard input.
 
-        TEXT;
+    TEXT;
 
     private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup']];
 
@@ -47,11 +47,15 @@ final readonly class Jolly
             return 2;
         }
         try {
-            $season = (new SeasonReader)->read(self::text($arguments[1]));
+            $season = (new SeasonReader())->read(self::text($arguments[1]));
             $answer = match ($arguments[0]) {
                 'years' => self::json(self::years($season, $options)),
-                'mix' => (new SeasonWriter)->toJson((new MixAndMatch($season, self::setup($season, $options['setup'] ?? ''), self::progress($err)))->season()),
-                default => self::json((new SeasonCosting($season))->result(isset($options['setup']) ? self::setup($season, $options['setup'])->id : null)),
+                'mix' => (new SeasonWriter())->toJson(
+                    (new MixAndMatch($season, self::setup($season, $options['setup'] ?? ''), self::progress($err)))->season(),
+                ),
+                default => self::json(
+                    (new SeasonCosting($season))->result(isset($options['setup']) ? self::setup($season, $options['setup'])->id : null),
+                ),
             };
         } catch (InvalidSeason $e) {
             fwrite($err, $e->getMessage()."\n");
@@ -95,19 +99,29 @@ final readonly class Jolly
         $seasons = $options['seasons'] ?? '';
         $rise = $options['price-rise'] ?? '0';
         if (preg_match('/^\d{1,3}$/', $seasons) !== 1 || (int) $seasons < 1 || (int) $seasons > YearsCosting::MOST) {
-            throw InvalidSeason::because([], '"--seasons" is not a whole number from 1 to '.YearsCosting::MOST.'.', 'Give the number of seasons, such as 5.');
+            throw InvalidSeason::because(
+                [],
+                '"--seasons" is not a whole number from 1 to '.YearsCosting::MOST.'.',
+                'Give the number of seasons, such as 5.',
+            );
         }
         if (! is_numeric($rise) || (float) $rise <= -1.0 || (float) $rise > 1.0) {
             throw InvalidSeason::because([], '"--price-rise" is not a number above -1 and at most 1.', 'Give it per season, such as 0.03.');
         }
 
-        return (new YearsCosting($season, (int) $seasons, (float) $rise))->result(isset($options['setup']) ? self::setup($season, $options['setup'])->id : null);
+        return (new YearsCosting($season, (int) $seasons, (float) $rise))->result(
+            isset($options['setup']) ? self::setup($season, $options['setup'])->id : null,
+        );
     }
 
     private static function setup(Season $season, string $id): Setup
     {
-        return array_column($season->setups, null, 'id')[$id]
-            ?? throw InvalidSeason::because(['setups'], "There is no set-up \"{$id}\".", 'The file has: '.implode(', ', array_column($season->setups, 'id')).'.');
+        return array_column($season->setups, null, 'id')[$id] ??
+            throw InvalidSeason::because(
+                ['setups'],
+                "There is no set-up \"{$id}\".",
+                'The file has: '.implode(', ', array_column($season->setups, 'id')).'.',
+            );
     }
 
     /**
@@ -116,20 +130,31 @@ final readonly class Jolly
      */
     private static function progress($err): ?\Closure
     {
-        return ! stream_isatty($err) ? null : function (int $done, int $all) use ($err): void {
-            fwrite($err, $all === 0 ? "\r{$done} choices weighed" : "\r{$done} of {$all} choices weighed");
-        };
+        return ! stream_isatty($err)
+            ? null
+            : function (int $done, int $all) use ($err): void {
+                fwrite($err, $all === 0 ? "\r{$done} choices weighed" : "\r{$done} of {$all} choices weighed");
+            };
     }
 
     private static function json(mixed $answer): string
     {
-        return json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+        return json_encode(
+            $answer,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
+        );
     }
 
     private static function text(string $file): string
     {
         if ($file !== '-' && (! is_file($file) || ! is_readable($file))) {
-            throw new InvalidSeason([new Fault('$', is_dir($file) ? "\"{$file}\" is a directory." : "\"{$file}\" cannot be read.", 'Give the path of a season file.')]);
+            throw new InvalidSeason([
+                new Fault(
+                    '$',
+                    is_dir($file) ? "\"{$file}\" is a directory." : "\"{$file}\" cannot be read.",
+                    'Give the path of a season file.',
+                ),
+            ]);
         }
         $stream = fopen($file === '-' ? 'php://stdin' : $file, 'rb');
         $text = $stream === false ? '' : (string) stream_get_contents($stream, JsonText::MAX_BYTES + 1);

@@ -27,7 +27,7 @@ final readonly class GrowList
     {
         $unknown = [];
         foreach ((new PastedList($text, $this->draft->catalogue->species()))->lines as $line) {
-            $line->species === null ? $unknown[] = $line : $this->addSpecies($line->species, $line->wanted, $line->variety);
+            $line->species === null ? ($unknown[] = $line) : $this->addSpecies($line->species, $line->wanted, $line->variety);
         }
 
         return $unknown;
@@ -43,8 +43,18 @@ final readonly class GrowList
         $facts = $this->draft->catalogue->species()[$species] ?? throw new NotInCatalogue("The catalogue has no species \"{$species}\".");
         $row = $this->draft->ensure('species', $species);
         $name = $variety === '' ? $facts->name : $variety;
-        $lot = $this->draft->add('seed_lots', (object) ['id' => $name, 'species' => $row, 'variety' => $name, 'packet_price' => $facts->packetPrice,
-            'seeds_per_packet' => $facts->seedsPerPacket, 'packed_for' => Cell::whole($this->draft->document->year), 'meta' => (object) [SeasonDraft::MARK => $species]]);
+        $lot = $this->draft->add(
+            'seed_lots',
+            (object) [
+                'id' => $name,
+                'species' => $row,
+                'variety' => $name,
+                'packet_price' => $facts->packetPrice,
+                'seeds_per_packet' => $facts->seedsPerPacket,
+                'packed_for' => Cell::whole($this->draft->document->year),
+                'meta' => (object) [SeasonDraft::MARK => $species],
+            ],
+        );
 
         return $this->addLot($lot, $wanted, $facts);
     }
@@ -53,15 +63,23 @@ final readonly class GrowList
     public function addLot(string $lot, ?int $wanted = null, ?SpeciesFacts $facts = null): string
     {
         $row = array_column($this->draft->rows('seed_lots'), null, 'id')[$lot] ?? null;
-        if (! $row instanceof stdClass) {
+        if (! ($row instanceof stdClass)) {
             throw new NotInCatalogue("There is no seed \"{$lot}\" in the drawer.");
         }
         $bunch = $facts?->id === 'onion' || $facts?->id === 'leek';
         $offers = array_filter($this->draft->rows('nursery'), fn (stdClass $offer): bool => $bunch || $offer->plants <= self::BUNCH);
 
-        return $this->draft->add('crops', (object) ['id' => Cell::text($row->variety), 'lot' => $lot, 'wanted' => $wanted ?? self::WANTED,
-            'plant_out_offset_days' => $facts->plantOutOffsetDays ?? 7, 'cold_days' => $facts->coldDays ?? 0,
-            'nursery' => array_values(array_map(fn (stdClass $offer): string => Cell::text($offer->id), $offers))]);
+        return $this->draft->add(
+            'crops',
+            (object) [
+                'id' => Cell::text($row->variety),
+                'lot' => $lot,
+                'wanted' => $wanted ?? self::WANTED,
+                'plant_out_offset_days' => $facts->plantOutOffsetDays ?? 7,
+                'cold_days' => $facts->coldDays ?? 0,
+                'nursery' => array_values(array_map(fn (stdClass $offer): string => Cell::text($offer->id), $offers)),
+            ],
+        );
     }
 
     /**

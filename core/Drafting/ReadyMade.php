@@ -37,7 +37,7 @@ final readonly class ReadyMade
     public function add(string $id): string
     {
         $made = $this->draft->catalogue->setups()[$id] ?? throw new NotInCatalogue("There is no ready-made set-up \"{$id}\".");
-        $overrides = new stdClass;
+        $overrides = new stdClass();
         $method = $this->method(Cell::text($made['method'] ?? ''));
         foreach ($this->draft->rows('crops') as $crop) {
             $raised = $this->methodFor($crop, $made);
@@ -46,12 +46,25 @@ final readonly class ReadyMade
             }
         }
         $bench = ($made['lights'] ?? []) === [] && ($made['mats'] ?? []) === [] ? null : $this->draft->place('bench');
-        $things = fn (string $list, ?string $place): array => array_map(fn (mixed $row): string => $this->draft->ensure($list, Cell::text($row), $place),
-            is_array($made[$list] ?? null) ? array_values($made[$list]) : []);
+        $things = fn (string $list, ?string $place): array => array_map(
+            fn (mixed $row): string => $this->draft->ensure($list, Cell::text($row), $place),
+            is_array($made[$list] ?? null) ? array_values($made[$list]) : [],
+        );
 
-        return $this->draft->add('setups', (object) ['id' => $id, 'name' => Cell::text($made['name'] ?? $id), 'method' => $method, 'overrides' => $overrides,
-            'lights' => $things('lights', $bench), 'mats' => $things('mats', $bench), 'appliances' => [], 'gear' => $things('gear', null),
-            'meta' => (object) [SeasonDraft::MARK => $id]]);
+        return $this->draft->add(
+            'setups',
+            (object) [
+                'id' => $id,
+                'name' => Cell::text($made['name'] ?? $id),
+                'method' => $method,
+                'overrides' => $overrides,
+                'lights' => $things('lights', $bench),
+                'mats' => $things('mats', $bench),
+                'appliances' => [],
+                'gear' => $things('gear', null),
+                'meta' => (object) [SeasonDraft::MARK => $id],
+            ],
+        );
     }
 
     /** @param  array<string, mixed>  $made */
@@ -74,22 +87,25 @@ final readonly class ReadyMade
         $offset = Cell::whole($crop->plant_out_offset_days ?? 0);
         $hardy = ($crop->anchor ?? 'last_frost') === 'first_frost' || $offset <= self::HARDY_DAYS;
 
-        return array_keys(array_filter([
-            'direct' => $facts?->start === 'direct',
-            'large' => $facts !== null && $facts->seedWidthMm >= self::LARGE_SEED_MM,
-            'herb' => $facts !== null && $facts->kind === 'herb' && $facts->seedWidthMm < 2.0,
-            'slow' => $facts !== null && $facts->weeksTo >= self::SLOW_WEEKS,
-            'tender' => ! $hardy && $offset > 0,
-            'hardy' => $hardy,
-        ]));
+        return array_keys(
+            array_filter([
+                'direct' => $facts?->start === 'direct',
+                'large' => $facts !== null && $facts->seedWidthMm >= self::LARGE_SEED_MM,
+                'herb' => $facts !== null && $facts->kind === 'herb' && $facts->seedWidthMm < 2.0,
+                'slow' => $facts !== null && $facts->weeksTo >= self::SLOW_WEEKS,
+                'tender' => ! $hardy && $offset > 0,
+                'hardy' => $hardy,
+            ]),
+        );
     }
 
     /** What the catalogue knows of the crop's species, by its mark or its name. */
     private function facts(stdClass $crop): ?SpeciesFacts
     {
         $lots = array_column($this->draft->rows('seed_lots'), null, 'id');
-        $species = array_column($this->draft->rows('species'), null, 'id')[Cell::text($lots[Cell::text($crop->lot ?? '')]->species ?? '')] ?? null;
-        if (! $species instanceof stdClass) {
+        $species =
+            array_column($this->draft->rows('species'), null, 'id')[Cell::text($lots[Cell::text($crop->lot ?? '')]->species ?? '')] ?? null;
+        if (! ($species instanceof stdClass)) {
             return null;
         }
 

@@ -27,7 +27,9 @@ final readonly class Schools
                 return Cell::text($row->id);
             }
         }
-        $method = SeasonDraft::object($this->draft->catalogue->methods()[$id] ?? throw new NotInCatalogue("The catalogue has no method \"{$id}\"."));
+        $method = SeasonDraft::object(
+            $this->draft->catalogue->methods()[$id] ?? throw new NotInCatalogue("The catalogue has no method \"{$id}\"."),
+        );
         unset($method->school, $method->source);
         $method->meta = (object) [SeasonDraft::MARK => $id];
         $method->needs = array_map(fn (string $gear): string => $this->draft->ensure('gear', $gear), Cell::texts($method->needs ?? []));
@@ -51,6 +53,9 @@ final readonly class Schools
         if (($stage->top_dressing ?? null) instanceof stdClass) {
             $stage->top_dressing->supply = $this->draft->ensure('supplies', Cell::text($stage->top_dressing->supply));
         }
-        $stage->trayware = array_map(fn (string $tray): string => $this->draft->ensure('trayware', $tray), Cell::texts($stage->trayware ?? []));
+        $stage->trayware = array_map(
+            fn (string $tray): string => $this->draft->ensure('trayware', $tray),
+            Cell::texts($stage->trayware ?? []),
+        );
     }
 }

@@ -20,7 +20,7 @@ final class SeasonDraft
     /** @var list<array{path: list<string|int>, to: mixed}> */
     private array $edits = [];
 
-    public function __construct(public readonly stdClass $document, public readonly Catalogue $catalogue = new Catalogue)
+    public function __construct(public readonly stdClass $document, public readonly Catalogue $catalogue = new Catalogue())
     {
     }
 
@@ -62,7 +62,7 @@ final class SeasonDraft
         [$list, $id, $key, $inner] = $path;
         foreach ($this->rows($list) as $row) {
             if ($row->id === $id) {
-                $row->{$key} ??= new stdClass;
+                $row->{$key} ??= new stdClass();
                 $row->{$key}->{$inner} = $value;
                 $this->edits[] = ['path' => $path, 'to' => $value];
             }
@@ -110,11 +110,35 @@ final class SeasonDraft
             }
         }
 
-        return $best ?? $this->add('places', self::object(match ($part) {
-            'bench' => ['id' => 'bench', 'name' => 'Indoor bench', 'temp_c' => 19.5, 'flats' => 8, 'meta' => [self::MARK => 'bench']],
-            'sill' => ['id' => 'sill', 'name' => 'Sunny windowsill', 'temp_c' => [16.0, 16.5, 17.5, 18.5, 20.0, 22.0, 24.0, 24.0, 22.0, 19.5, 17.5, 16.5], 'flats' => 3, 'meta' => [self::MARK => 'sill']],
-            default => ['id' => 'outside', 'name' => 'Yard and beds', 'temp_c' => null, 'outdoors' => true, 'meta' => [self::MARK => 'outside']],
-        }));
+        return $best ??
+            $this->add(
+                'places',
+                self::object(
+                    match ($part) {
+                        'bench' => [
+                            'id' => 'bench',
+                            'name' => 'Indoor bench',
+                            'temp_c' => 19.5,
+                            'flats' => 8,
+                            'meta' => [self::MARK => 'bench'],
+                        ],
+                        'sill' => [
+                            'id' => 'sill',
+                            'name' => 'Sunny windowsill',
+                            'temp_c' => [16.0, 16.5, 17.5, 18.5, 20.0, 22.0, 24.0, 24.0, 22.0, 19.5, 17.5, 16.5],
+                            'flats' => 3,
+                            'meta' => [self::MARK => 'sill'],
+                        ],
+                        default => [
+                            'id' => 'outside',
+                            'name' => 'Yard and beds',
+                            'temp_c' => null,
+                            'outdoors' => true,
+                            'meta' => [self::MARK => 'outside'],
+                        ],
+                    },
+                ),
+            );
     }
 
     public static function markOf(stdClass $row): ?string
@@ -135,6 +159,6 @@ final class SeasonDraft
     {
         $object = json_decode(json_encode($row, JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), false, 64, JSON_THROW_ON_ERROR);
 
-        return $object instanceof stdClass ? $object : new stdClass;
+        return $object instanceof stdClass ? $object : new stdClass();
     }
 }

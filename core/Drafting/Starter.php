@@ -22,16 +22,37 @@ final readonly class Starter
         'jugs' => [['containers', 'jug']],
     ];
 
-    private const UNITS_OWNED = ['yogurt' => 40, 'sixpack' => 12, 'big_tub' => 20, 'jug' => 12, 'cell72_heavy' => 2, 'catch_tray' => 2, 'dome' => 2];
+    private const UNITS_OWNED = [
+        'yogurt' => 40,
+        'sixpack' => 12,
+        'big_tub' => 20,
+        'jug' => 12,
+        'cell72_heavy' => 2,
+        'catch_tray' => 2,
+        'dome' => 2,
+    ];
 
     /** @param  list<string>  $have  keys of THINGS */
     public static function season(string $name, Day $lastFrost, float $rate, string $currency, bool $metric, array $have): stdClass
     {
-        $draft = new SeasonDraft(SeasonDraft::object([
-            'format' => Season::FORMAT, 'version' => Season::VERSION, 'name' => $name, 'currency' => $currency, 'units' => $metric ? 'metric' : 'us',
-            'year' => $lastFrost->year(), 'last_frost' => $lastFrost->format(), 'electricity' => ['rate' => $rate], 'crops' => [], 'setups' => [],
-            'nursery' => [['id' => 'six', 'name' => 'Six-pack', 'plants' => 6, 'price' => 5.49], ['id' => 'single', 'name' => 'Single pot', 'plants' => 1, 'price' => 4.75]],
-        ]));
+        $draft = new SeasonDraft(
+            SeasonDraft::object([
+                'format' => Season::FORMAT,
+                'version' => Season::VERSION,
+                'name' => $name,
+                'currency' => $currency,
+                'units' => $metric ? 'metric' : 'us',
+                'year' => $lastFrost->year(),
+                'last_frost' => $lastFrost->format(),
+                'electricity' => ['rate' => $rate],
+                'crops' => [],
+                'setups' => [],
+                'nursery' => [
+                    ['id' => 'six', 'name' => 'Six-pack', 'plants' => 6, 'price' => 5.49],
+                    ['id' => 'single', 'name' => 'Single pot', 'plants' => 1, 'price' => 4.75],
+                ],
+            ]),
+        );
         $made = new ReadyMade($draft);
         foreach (self::setups($have) as $setup) {
             $made->add($setup);
@@ -66,7 +87,7 @@ final readonly class Starter
     {
         foreach ($draft->rows($list) as $row) {
             if (SeasonDraft::markOf($row) === $id) {
-                isset(self::UNITS_OWNED[$id]) ? $row->owned_units = self::UNITS_OWNED[$id] : $row->owned = true;
+                isset(self::UNITS_OWNED[$id]) ? ($row->owned_units = self::UNITS_OWNED[$id]) : ($row->owned = true);
             }
         }
     }

@@ -27,7 +27,11 @@ final readonly class BarMoves
         $plan = $this->plan($crop);
         $day = Habits::of($this->books->season()->meta)->nearest($plan->sowOn() + $by);
 
-        return ['label' => "sowing date, {$plan->lot->variety}", 'path' => ['crops', $crop, 'sow_on'], 'to' => Day::ofNumber($day)->format()];
+        return [
+            'label' => "sowing date, {$plan->lot->variety}",
+            'path' => ['crops', $crop, 'sow_on'],
+            'to' => Day::ofNumber($day)->format(),
+        ];
     }
 
     /**
@@ -44,16 +48,22 @@ final readonly class BarMoves
         $now = $waits ? $row->extraDays : (int) $row->days;
         $to = max(0, $now + $by);
         if ($waits && $to === $now) {
-            throw new InvalidArgumentException("{$row->name} lasts until the seed is up: it can be made longer, not shorter. Move the sowing instead.");
+            throw new InvalidArgumentException(
+                "{$row->name} lasts until the seed is up: it can be made longer, not shorter. Move the sowing instead.",
+            );
         }
         $raised = count(array_filter($this->books->plans, fn (CropPlan $other): bool => $other->method->id === $plan->method->id));
 
-        return ['label' => "{$row->name} {$now} to {$to} days, ".($raised > 1 ? "{$raised} crops" : $plan->lot->variety),
-            'path' => ['methods', $plan->method->id, 'stages', $stage, $waits ? 'extra_days' : 'days'], 'to' => $to];
+        return [
+            'label' => "{$row->name} {$now} to {$to} days, ".($raised > 1 ? "{$raised} crops" : $plan->lot->variety),
+            'path' => ['methods', $plan->method->id, 'stages', $stage, $waits ? 'extra_days' : 'days'],
+            'to' => $to,
+        ];
     }
 
     private function plan(string $crop): CropPlan
     {
-        return $this->books->plans[$this->books->grown[$crop] ?? -1] ?? throw new InvalidArgumentException('This set-up does not raise that crop.');
+        return $this->books->plans[$this->books->grown[$crop] ?? -1] ??
+            throw new InvalidArgumentException('This set-up does not raise that crop.');
     }
 }

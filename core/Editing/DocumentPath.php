@@ -99,7 +99,11 @@ final readonly class DocumentPath
         if (SeasonSchema::hasId(SeasonSchema::items($node))) {
             throw InvalidSeason::because($this->keys, 'A whole list cannot be changed at once.', 'Change its rows one by one.');
         }
-        if (SeasonSchema::hasId($node) && $to !== null && (! $to instanceof stdClass || ($to->id ?? null) !== $this->keys[count($this->keys) - 1])) {
+        if (
+            SeasonSchema::hasId($node) &&
+            $to !== null &&
+            (! ($to instanceof stdClass) || ($to->id ?? null) !== $this->keys[count($this->keys) - 1])
+        ) {
             throw InvalidSeason::because($this->keys, 'A row has to carry the id it is put under.', 'Give it that id.');
         }
     }
@@ -129,7 +133,11 @@ final readonly class DocumentPath
 
     private function nothingThere(): InvalidSeason
     {
-        return InvalidSeason::because($this->keys, 'There is nothing to change at this place of the season.', 'Reload the page and try again.');
+        return InvalidSeason::because(
+            $this->keys,
+            'There is nothing to change at this place of the season.',
+            'Reload the page and try again.',
+        );
     }
 
     private static function step(mixed $value, string|int $key): mixed

@@ -84,16 +84,29 @@ final class PlaceEnergy
             $this->credited[] = $rate > 0.0 && $load->firstDay + $day <= $credit?->until->number;
             $this->months[] = Day::ofNumber($load->firstDay + $day)->month();
         }
-        $this->lampSteps = self::steps(array_map(fn (Light $light): array => self::figures(
-            $light->watts / 1000 * $light->hoursPerDay, $tariff->meanOver($light->onAt, $light->hoursPerDay), $rate), $lights));
+        $this->lampSteps = self::steps(
+            array_map(
+                fn (Light $light): array => self::figures(
+                    ($light->watts / 1000) * $light->hoursPerDay,
+                    $tariff->meanOver($light->onAt, $light->hoursPerDay),
+                    $rate,
+                ),
+                $lights,
+            ),
+        );
         $mean = $tariff->mean();
         foreach (array_unique($this->months) as $month) {
             $air = (float) $place->temperatureIn($month);
-            $this->matSteps[$month] = self::steps(array_map(fn (Mat $mat): array => self::figures(
-                $mat->watts / 1000 * 24 * self::duty($mat, $air), $mean, $rate), $mats));
+            $this->matSteps[$month] = self::steps(
+                array_map(fn (Mat $mat): array => self::figures(($mat->watts / 1000) * 24 * self::duty($mat, $air), $mean, $rate), $mats),
+            );
         }
-        $running = self::steps(array_map(fn (Appliance $appliance): array => self::figures(
-            $appliance->watts / 1000 * $appliance->hoursPerDay, $mean, $rate), $appliances));
+        $running = self::steps(
+            array_map(
+                fn (Appliance $appliance): array => self::figures(($appliance->watts / 1000) * $appliance->hoursPerDay, $mean, $rate),
+                $appliances,
+            ),
+        );
         $this->applianceDay = $running[count($running) - 1];
         $this->addUp();
     }

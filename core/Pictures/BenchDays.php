@@ -69,17 +69,35 @@ final readonly class BenchDays
     private static function place(PlaceEnergy $energy, SetupBooks $books): self
     {
         $warmed = $energy->mats->isEmpty() ? null : $energy->mats->flats();
-        $limits = ['room' => [PlaceLoad::ALL, $energy->place->flats ?? INF], 'light' => [PlaceLoad::LIGHT, $energy->lamps->flats()], 'heat' => [PlaceLoad::HEAT, $warmed ?? INF]];
+        $limits = [
+            'room' => [PlaceLoad::ALL, $energy->place->flats ?? INF],
+            'light' => [PlaceLoad::LIGHT, $energy->lamps->flats()],
+            'heat' => [PlaceLoad::HEAT, $warmed ?? INF],
+        ];
         $crowded = [];
         foreach ($limits as $why => [$kind, $limit]) {
             foreach (self::runs($energy->load->flats[$kind], $limit) as [$from, $to]) {
-                $crowded[] = ['from' => Day::ofNumber($energy->load->firstDay + $from)->format(), 'to' => Day::ofNumber($energy->load->firstDay + $to)->format(),
-                    'why' => $why, 'crops' => self::crops($energy, $books, $kind, $from, $to)];
+                $crowded[] = [
+                    'from' => Day::ofNumber($energy->load->firstDay + $from)->format(),
+                    'to' => Day::ofNumber($energy->load->firstDay + $to)->format(),
+                    'why' => $why,
+                    'crops' => self::crops($energy, $books, $kind, $from, $to),
+                ];
             }
         }
 
-        return new self($energy->place->id, $energy->place->name, Day::ofNumber($energy->load->firstDay)->format(), $energy->load->flats[PlaceLoad::ALL],
-            $energy->load->flats[PlaceLoad::LIGHT], $energy->load->flats[PlaceLoad::HEAT], $energy->place->flats, $energy->lamps->flats(), $warmed, $crowded);
+        return new self(
+            $energy->place->id,
+            $energy->place->name,
+            Day::ofNumber($energy->load->firstDay)->format(),
+            $energy->load->flats[PlaceLoad::ALL],
+            $energy->load->flats[PlaceLoad::LIGHT],
+            $energy->load->flats[PlaceLoad::HEAT],
+            $energy->place->flats,
+            $energy->lamps->flats(),
+            $warmed,
+            $crowded,
+        );
     }
 
     /**
@@ -111,7 +129,12 @@ final readonly class BenchDays
         foreach ($books->plans as $plan) {
             foreach ($plan->stages as $stage) {
                 $wants = [true, $stage->stage->light, $stage->stage->mat][$kind];
-                if ($stage->place->id === $energy->place->id && $wants && $stage->start - $energy->load->firstDay <= $to && $stage->end - $energy->load->firstDay > $from) {
+                if (
+                    $stage->place->id === $energy->place->id &&
+                    $wants &&
+                    $stage->start - $energy->load->firstDay <= $to &&
+                    $stage->end - $energy->load->firstDay > $from
+                ) {
                     $flats[$plan->crop->id] = max($flats[$plan->crop->id] ?? 0.0, $stage->flats);
                 }
             }

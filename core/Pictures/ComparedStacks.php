@@ -23,7 +23,10 @@ final readonly class ComparedStacks
     {
         $tallest = $nursery ?? 0.0;
         foreach ($results as $result) {
-            $tallest = max($tallest, $result->per_wanted === null ? 0.0 : $result->per_wanted + PennyStack::credit($result->heads) / $result->filled);
+            $tallest = max(
+                $tallest,
+                $result->per_wanted === null ? 0.0 : $result->per_wanted + PennyStack::credit($result->heads) / $result->filled,
+            );
         }
         $coin = PennyStack::coin($tallest, $currency);
         $setups = [];

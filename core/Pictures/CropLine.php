@@ -39,9 +39,15 @@ final readonly class CropLine
         $lot = $index->lots[$crop->lot];
         $viability = Viability::of($lot, $index->species[$lot->species], $index->season->year);
 
-        return new self($viability->age, (int) round(100 * $viability->value), (int) round(100 * $viability->fresh),
-            $result->g === null ? null : (int) round(100 * $result->g), self::strip($result, $crop->wanted),
-            $result->boughtEach(), self::saves($result));
+        return new self(
+            $viability->age,
+            (int) round(100 * $viability->value),
+            (int) round(100 * $viability->fresh),
+            $result->g === null ? null : (int) round(100 * $result->g),
+            self::strip($result, $crop->wanted),
+            $result->boughtEach(),
+            self::saves($result),
+        );
     }
 
     /** @return ?array{wanted: int, surplus: int, lost: int, each: int} */
@@ -56,7 +62,12 @@ final readonly class CropLine
         $filled = (int) round(min($result->finished, $wanted) / $each);
         $surplus = (int) round(max(0.0, $result->finished - $wanted) / $each);
 
-        return ['wanted' => $filled, 'surplus' => $surplus, 'lost' => max(0, (int) ceil($units / $each) - $filled - $surplus), 'each' => $each];
+        return [
+            'wanted' => $filled,
+            'surplus' => $surplus,
+            'lost' => max(0, (int) ceil($units / $each) - $filled - $surplus),
+            'each' => $each,
+        ];
     }
 
     private static function saves(CropResult $result): ?float

@@ -25,13 +25,20 @@ final readonly class SetupPicture
     {
         $rows = array_column($index->season->crops, null, 'id');
         $places = Currency::places($index->season->currency);
-        $pictures = array_map(fn (CropResult $crop): CropPicture => new CropPicture(
-            CropLine::of($crop, $rows[$crop->id], $index),
-            PennyStack::ofCrop($crop, $index->season->currency),
-            Till::ofCrop($crop, $setup),
-            $crop->heads === null ? null : Penny::parts($crop->heads, $places),
-        ), $setup->crops);
+        $pictures = array_map(
+            fn (CropResult $crop): CropPicture => new CropPicture(
+                CropLine::of($crop, $rows[$crop->id], $index),
+                PennyStack::ofCrop($crop, $index->season->currency),
+                Till::ofCrop($crop, $setup),
+                $crop->heads === null ? null : Penny::parts($crop->heads, $places),
+            ),
+            $setup->crops,
+        );
 
-        return new self(Till::ofSetup($setup), array_sum(array_column($rows, 'wanted')), array_combine(array_column($setup->crops, 'id'), $pictures));
+        return new self(
+            Till::ofSetup($setup),
+            array_sum(array_column($rows, 'wanted')),
+            array_combine(array_column($setup->crops, 'id'), $pictures),
+        );
     }
 }

@@ -25,7 +25,7 @@ final class CropPlanner
     /** @var array<string, CropPlan|Warning> */
     private array $plans = [];
 
-    public function __construct(private readonly SeasonIndex $index, private readonly Sower $sower = new Sower)
+    public function __construct(private readonly SeasonIndex $index, private readonly Sower $sower = new Sower())
     {
     }
 
@@ -68,8 +68,18 @@ final class CropPlanner
         $outdoors = array_map(fn ($stage): bool => $this->index->places[$stage->place]->outdoors, $method->stages);
         $timetable = Timetable::of($season, $crop, $days, $outdoors);
 
-        return new CropPlan($crop, $lot, $method, $viability, $soilC, $response, $g, $sowing,
-            $this->stages($crop, $method, $sowing, $timetable), $timetable->late);
+        return new CropPlan(
+            $crop,
+            $lot,
+            $method,
+            $viability,
+            $soilC,
+            $response,
+            $g,
+            $sowing,
+            $this->stages($crop, $method, $sowing, $timetable),
+            $timetable->late,
+        );
     }
 
     /** @return list<StagePlan> */
@@ -83,12 +93,13 @@ final class CropPlanner
             if ($stage->container !== null) {
                 $container = $this->index->containers[$stage->container];
                 if ($i > 0) {
-                    $plants = $crop->moveOn === MoveOn::All ? $sowing->aliveBefore[$pottedOn] : min($sowing->caps[$pottedOn], $sowing->units);
+                    $plants =
+                        $crop->moveOn === MoveOn::All ? $sowing->aliveBefore[$pottedOn] : min($sowing->caps[$pottedOn], $sowing->units);
                     $sites = Ceiling::of($plants / $stage->plantsPerSite);
                     $pottedOn++;
                 }
             }
-            $flats = $container === null ? 0.0 : $sites / $container->sitesPerUnit * $container->flatsPerUnit;
+            $flats = $container === null ? 0.0 : ($sites / $container->sitesPerUnit) * $container->flatsPerUnit;
             [$start, $end] = $timetable->stages[$i];
             $plans[] = new StagePlan($stage, $this->index->places[$stage->place], $container, $start, $end, $sites, $flats);
         }

@@ -34,9 +34,22 @@ final readonly class CropAccount
 
         return match (true) {
             isset($this->books->grown[$crop->id]) => $this->grown($this->books->grown[$crop->id], $basket?->cost),
-            $failure !== null => new CropResult($crop->id, $method, grown: false, warnings: [$failure->value], buy_cost: $basket?->cost,
-                verdict: Verdict::BuyOnly->value, wanted: $crop->wanted),
-            $basket === null => new CropResult($crop->id, Setup::NURSERY, grown: false, warnings: [Warning::NoOffer->value], wanted: $crop->wanted),
+            $failure !== null => new CropResult(
+                $crop->id,
+                $method,
+                grown: false,
+                warnings: [$failure->value],
+                buy_cost: $basket?->cost,
+                verdict: Verdict::BuyOnly->value,
+                wanted: $crop->wanted,
+            ),
+            $basket === null => new CropResult(
+                $crop->id,
+                Setup::NURSERY,
+                grown: false,
+                warnings: [Warning::NoOffer->value],
+                wanted: $crop->wanted,
+            ),
             default => $this->bought($crop, $basket),
         };
     }
@@ -45,8 +58,17 @@ final readonly class CropAccount
     {
         $cost = $basket->cost + $this->books->tripShare($crop);
 
-        return new CropResult($crop->id, Setup::NURSERY, grown: false, warnings: [], heads: [...Head::none(), Head::Nursery->value => $cost],
-            cost: $cost, buy_cost: $basket->cost, hours: 0.0, wanted: $crop->wanted);
+        return new CropResult(
+            $crop->id,
+            Setup::NURSERY,
+            grown: false,
+            warnings: [],
+            heads: [...Head::none(), Head::Nursery->value => $cost],
+            cost: $cost,
+            buy_cost: $basket->cost,
+            hours: 0.0,
+            wanted: $crop->wanted,
+        );
     }
 
     private function grown(int $index, ?float $buying): CropResult

@@ -39,7 +39,9 @@ final readonly class SetupCosting
             cost: $cost,
             cost_with_time: $cost + $hours * $season->hourlyValue,
             cash_now: (float) array_sum(array_column($shopping, 'cost')),
-            electricity_bill: array_sum(array_filter($heads, fn (string $head): bool => Head::from($head)->isElectricity(), ARRAY_FILTER_USE_KEY)),
+            electricity_bill: array_sum(
+                array_filter($heads, fn (string $head): bool => Head::from($head)->isElectricity(), ARRAY_FILTER_USE_KEY),
+            ),
             hours: $hours,
             finished: $sum('finished'),
             useful: $sum('useful'),
@@ -57,8 +59,11 @@ final readonly class SetupCosting
             implied_wage: $fill->impliedWage,
             crowded_days: $crowding->days,
             heads: $heads,
-            kwh: ['light' => $books->energy->kwh[PlaceEnergy::LIGHT], 'heat' => $books->energy->kwh[PlaceEnergy::HEAT],
-                'appliance' => $books->energy->kwh[PlaceEnergy::APPLIANCE]],
+            kwh: [
+                'light' => $books->energy->kwh[PlaceEnergy::LIGHT],
+                'heat' => $books->energy->kwh[PlaceEnergy::HEAT],
+                'appliance' => $books->energy->kwh[PlaceEnergy::APPLIANCE],
+            ],
             places: $crowding->places,
             lights: $lights,
             shopping: $shopping,
@@ -70,7 +75,10 @@ final readonly class SetupCosting
     /** @return list<array{id: string, dli: ?float}> in the set-up's order */
     private static function lights(SetupBooks $books): array
     {
-        return array_map(fn (string $id): array => ['id' => $id, 'dli' => DailyLightIntegral::of($books->index->lights[$id])], $books->setup->lights);
+        return array_map(
+            fn (string $id): array => ['id' => $id, 'dli' => DailyLightIntegral::of($books->index->lights[$id])],
+            $books->setup->lights,
+        );
     }
 
     /**

@@ -33,7 +33,12 @@ final readonly class ShoppingList
             $add('container', $container->id, Ceiling::of($missing / $container->unitsPerPack), $container->packPrice);
         }
         foreach ($season->trayware as $tray) {
-            $add('trayware', $tray->id, (($books->containers->trayware[$tray->id] ?? null)->unitsNeeded ?? 0) - $tray->ownedUnits, $tray->price);
+            $add(
+                'trayware',
+                $tray->id,
+                (($books->containers->trayware[$tray->id] ?? null)->unitsNeeded ?? 0) - $tray->ownedUnits,
+                $tray->price,
+            );
         }
         self::equipment($books, $add);
         $packs = [];
@@ -56,7 +61,9 @@ final readonly class ShoppingList
     private static function equipment(SetupBooks $books, callable $add): void
     {
         $season = $books->season();
-        foreach (['light' => $season->lights, 'mat' => $season->mats, 'appliance' => $season->appliances, 'gear' => $season->gear] as $kind => $rows) {
+        foreach (
+            ['light' => $season->lights, 'mat' => $season->mats, 'appliance' => $season->appliances, 'gear' => $season->gear] as $kind => $rows
+        ) {
             $wanted = [];
             foreach ($books->equipment->items as $item) {
                 if ($item->kind === $kind && ! $item->owned) {

@@ -44,12 +44,24 @@ final class Sower
         if ($units === null || $caps === null) {
             return null;
         }
-        [$finished, $enough, $shortfall, $useful, $surplus] = $this->outcomes[$chain->key().'#'.$units] ??= $this->outcome($chain, $units, $caps);
+        [$finished, $enough, $shortfall, $useful, $surplus] = $this->outcomes[$chain->key().'#'.$units] ??= $this->outcome(
+            $chain,
+            $units,
+            $caps,
+        );
 
         return new SowingPlan(
-            $chain->q, $units, $community ? $units : $units * $method->seedsPerSite,
+            $chain->q,
+            $units,
+            $community ? $units : $units * $method->seedsPerSite,
             $community ? Ceiling::of($units / $method->seedsPerSite) : $units,
-            $caps, $this->aliveBefore($chain, $units), $finished, $enough, $shortfall, $useful, $surplus,
+            $caps,
+            $this->aliveBefore($chain, $units),
+            $finished,
+            $enough,
+            $shortfall,
+            $useful,
+            $surplus,
         );
     }
 
@@ -78,7 +90,11 @@ final class Sower
         $sure = 1.0 - (1.0 - $chain->confidence) / (count($chain->legs) + 1);
         $survival = array_product($chain->legs);
         foreach ($chain->legs as $leg) {
-            $cap = $this->smallest($chain, $survival, fn (int $n): bool => Binomial::of($n, $survival)->atLeast($chain->wanted) >= $sure - self::SURE);
+            $cap = $this->smallest(
+                $chain,
+                $survival,
+                fn (int $n): bool => Binomial::of($n, $survival)->atLeast($chain->wanted) >= $sure - self::SURE,
+            );
             if ($cap === null) {
                 return null;
             }
@@ -191,7 +207,7 @@ final class Sower
         }
         while ($high - $low > 1) {
             $middle = intdiv($high + $low, 2);
-            $enough($middle) ? $high = $middle : $low = $middle;
+            $enough($middle) ? ($high = $middle) : ($low = $middle);
         }
 
         return $high;

@@ -13,7 +13,13 @@ final readonly class Task
      * @param  ?string  $crop  null for what all crops share
      * @param  bool  $away  on a day on which one is away
      */
-    public function __construct(public string $id, public string $date, public TaskKind $kind, public ?string $crop, public string $words, public bool $away)
-    {
+    public function __construct(
+        public string $id,
+        public string $date,
+        public TaskKind $kind,
+        public ?string $crop,
+        public string $words,
+        public bool $away,
+    ) {
     }
 }

@@ -45,10 +45,19 @@ final readonly class Tasks
             $tasks = [...$tasks, ...$this->raising($plan)];
         }
         foreach ($this->books->bought as $crop) {
-            $tasks[] = $this->task($crop, Timetable::target($this->books->season(), $crop)->number, TaskKind::Buy, '', "Buy {$crop->wanted} and plant them out: ".$this->variety($crop));
+            $tasks[] = $this->task(
+                $crop,
+                Timetable::target($this->books->season(), $crop)->number,
+                TaskKind::Buy,
+                '',
+                "Buy {$crop->wanted} and plant them out: ".$this->variety($crop),
+            );
         }
         $order = array_flip(array_column(TaskKind::cases(), 'value'));
-        usort($tasks, fn (Task $a, Task $b): int => [$a->date, $order[$a->kind->value], $a->id] <=> [$b->date, $order[$b->kind->value], $b->id]);
+        usort(
+            $tasks,
+            fn (Task $a, Task $b): int => [$a->date, $order[$a->kind->value], $a->id] <=> [$b->date, $order[$b->kind->value], $b->id],
+        );
 
         return $tasks;
     }
@@ -71,11 +80,29 @@ final readonly class Tasks
             $tasks[] = $this->task($crop, $again, TaskKind::LastResow, '', "Last day to sow {$name} again and be at most two weeks late");
         }
         if ($crop->coldDays > 0) {
-            $tasks[] = $this->task($crop, $sow - $crop->coldDays, TaskKind::Chill, '', "Put seed of {$name} into the cold for {$crop->coldDays} days");
+            $tasks[] = $this->task(
+                $crop,
+                $sow - $crop->coldDays,
+                TaskKind::Chill,
+                '',
+                "Put seed of {$name} into the cold for {$crop->coldDays} days",
+            );
         }
         if ($indoors) {
-            $tasks[] = $this->task($crop, $sow - self::BEFORE, TaskKind::Soak, '', "Wet the mix for {$name}: a squeezed handful holds together and does not drip");
-            $tasks[] = $this->task($crop, $sow, TaskKind::Drain, '', "Half an hour after watering {$name} from below, pour off what is left in the tray");
+            $tasks[] = $this->task(
+                $crop,
+                $sow - self::BEFORE,
+                TaskKind::Soak,
+                '',
+                "Wet the mix for {$name}: a squeezed handful holds together and does not drip",
+            );
+            $tasks[] = $this->task(
+                $crop,
+                $sow,
+                TaskKind::Drain,
+                '',
+                "Half an hour after watering {$name} from below, pour off what is left in the tray",
+            );
         }
         foreach ($plan->stages as $i => $stage) {
             $tasks = [...$tasks, ...$this->stage($plan, $stage, $i, $name)];
@@ -91,7 +118,13 @@ final readonly class Tasks
         $crop = $plan->crop;
         $tasks = [];
         if ($stage->fills() && $stage->container !== null && $stage->container->prepMinutesPerUnit > 0.0) {
-            $tasks[] = $this->task($crop, $stage->start - self::BEFORE, TaskKind::Wash, "-{$i}", "Wash and hole {$stage->container->name} for {$name}");
+            $tasks[] = $this->task(
+                $crop,
+                $stage->start - self::BEFORE,
+                TaskKind::Wash,
+                "-{$i}",
+                "Wash and hole {$stage->container->name} for {$name}",
+            );
         }
         if ($i > 0) {
             $before = $plan->stages[$i - 1]->stage;
@@ -102,7 +135,13 @@ final readonly class Tasks
         $next = $plan->stages[$i + 1]->stage ?? null;
         // The cover goes as they show; what is left of the stage is growing on without it.
         if ($i === 0 && array_diff($stage->stage->trayware, $next->trayware ?? []) !== []) {
-            $tasks[] = $this->task($crop, max($stage->start, $stage->end - $stage->stage->extraDays), TaskKind::CoverOff, '', "Cover off {$name} as it shows: film over seedlings cooks them");
+            $tasks[] = $this->task(
+                $crop,
+                max($stage->start, $stage->end - $stage->stage->extraDays),
+                TaskKind::CoverOff,
+                '',
+                "Cover off {$name} as it shows: film over seedlings cooks them",
+            );
         }
         if ($stage->stage->mat && ! ($next->mat ?? false)) {
             $tasks[] = $this->task($crop, $stage->end, TaskKind::MatOff, "-{$i}", "Mat off for {$name}");
@@ -126,7 +165,14 @@ final readonly class Tasks
 
     private function task(Crop $crop, int $day, TaskKind $kind, string $which, string $words): Task
     {
-        return new Task("{$crop->id}-{$kind->value}{$which}", Day::ofNumber($day)->format(), $kind, $crop->id, $words, $this->habits->isAway($day));
+        return new Task(
+            "{$crop->id}-{$kind->value}{$which}",
+            Day::ofNumber($day)->format(),
+            $kind,
+            $crop->id,
+            $words,
+            $this->habits->isAway($day),
+        );
     }
 
     private function variety(Crop $crop): string

@@ -21,7 +21,7 @@ final readonly class Timing
     /** A tap root stands no longer than this in a container, days; common practice, no source. */
     private const TAP_ROOT_DAYS = 21;
 
-    public function __construct(private SetupBooks $books, private Catalogue $catalogue = new Catalogue)
+    public function __construct(private SetupBooks $books, private Catalogue $catalogue = new Catalogue())
     {
     }
 
@@ -48,9 +48,21 @@ final readonly class Timing
         $weeks = (int) round($days / self::WEEK);
 
         return match (true) {
-            $facts->start === 'direct' && $days > self::TAP_ROOT_DAYS => new TimingNote($plan->crop->id, 'tap_root', "{$name} stands {$days} days in its container; with its root it is better sown where it grows, or planted out within three weeks."),
-            $days > $facts->weeksTo * self::WEEK + self::LEEWAY => new TimingNote($plan->crop->id, 'too_early', "{$name} is started {$weeks} weeks before planting out; {$facts->weeksTo} are usual, and it may outgrow its pot."),
-            $days < $facts->weeksFrom * self::WEEK - self::LEEWAY => new TimingNote($plan->crop->id, 'too_late', "{$name} is sown {$weeks} weeks before planting out; packets say at least {$facts->weeksFrom}."),
+            $facts->start === 'direct' && $days > self::TAP_ROOT_DAYS => new TimingNote(
+                $plan->crop->id,
+                'tap_root',
+                "{$name} stands {$days} days in its container; with its root it is better sown where it grows, or planted out within three weeks.",
+            ),
+            $days > $facts->weeksTo * self::WEEK + self::LEEWAY => new TimingNote(
+                $plan->crop->id,
+                'too_early',
+                "{$name} is started {$weeks} weeks before planting out; {$facts->weeksTo} are usual, and it may outgrow its pot.",
+            ),
+            $days < $facts->weeksFrom * self::WEEK - self::LEEWAY => new TimingNote(
+                $plan->crop->id,
+                'too_late',
+                "{$name} is sown {$weeks} weeks before planting out; packets say at least {$facts->weeksFrom}.",
+            ),
             default => null,
         };
     }

@@ -44,8 +44,13 @@ final readonly class Currency
                 $words = is_string($code) && $names instanceof ResourceBundle ? $names->get($code) : null;
                 $name = $words instanceof ResourceBundle ? $words->get(1) : null;
                 if (is_string($code) && is_string($name)) {
-                    $found[$code] ??= new self($code, $name, (string) (new NumberFormatter("en@currency={$code}", NumberFormatter::CURRENCY))
-                        ->getSymbol(NumberFormatter::CURRENCY_SYMBOL));
+                    $found[$code] ??= new self(
+                        $code,
+                        $name,
+                        (string) (new NumberFormatter("en@currency={$code}", NumberFormatter::CURRENCY))->getSymbol(
+                            NumberFormatter::CURRENCY_SYMBOL,
+                        ),
+                    );
                 }
             }
         }

@@ -39,9 +39,11 @@ final readonly class BuyingWorkings
     private function buying(): Working
     {
         $basket = $this->books->nursery->basket($this->crop) ?? throw new NoSuchFigure('Nobody sells this crop.');
-        $terms = [new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted']),
+        $terms = [
+            new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted']),
             new Term('of bought plants are lost', $this->crop->boughtLoss, Unit::Share, ['crops', $this->crop->id, 'bought_loss']),
-            new Term('plants to buy', Basket::plantsNeeded($this->crop->wanted, $this->crop->boughtLoss), Unit::Plants)];
+            new Term('plants to buy', Basket::plantsNeeded($this->crop->wanted, $this->crop->boughtLoss), Unit::Plants),
+        ];
         $parts = [];
         foreach ($this->books->index->offers as $id => $offer) {
             if (isset($basket->packs[$id])) {
@@ -51,8 +53,15 @@ final readonly class BuyingWorkings
             }
         }
 
-        return new Working('buy_cost', 'Buying this crop', $basket->cost, Unit::Money,
-            'The cheapest packs that cover the plants, those that will be lost too. The trip is not in it.', Figures::sum($parts), $terms);
+        return new Working(
+            'buy_cost',
+            'Buying this crop',
+            $basket->cost,
+            Unit::Money,
+            'The cheapest packs that cover the plants, those that will be lost too. The trip is not in it.',
+            Figures::sum($parts),
+            $terms,
+        );
     }
 
     private function each(): Working
@@ -60,9 +69,18 @@ final readonly class BuyingWorkings
         $each = $this->result->boughtEach() ?? throw new NoSuchFigure('Nobody sells this crop.');
         $cost = (float) $this->result->buy_cost;
 
-        return new Working('nursery_each', 'One plant at the nursery', $each, Unit::Money, 'Buying the crop, over the plants wanted.',
-            Figures::number($cost).' ÷ '.Figures::number($this->crop->wanted), [
-                new Term('buying the crop', $cost, Unit::Money, null, 'buy_cost'), new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted'])]);
+        return new Working(
+            'nursery_each',
+            'One plant at the nursery',
+            $each,
+            Unit::Money,
+            'Buying the crop, over the plants wanted.',
+            Figures::number($cost).' ÷ '.Figures::number($this->crop->wanted),
+            [
+                new Term('buying the crop', $cost, Unit::Money, null, 'buy_cost'),
+                new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted']),
+            ],
+        );
     }
 
     /**
@@ -78,12 +96,22 @@ final readonly class BuyingWorkings
         $short = $this->result->shortfallCost();
         $growing = $own ? $this->result->cost : $this->result->extra_cost;
 
-        return new Working($figure, $buy ? 'What buying saves' : 'What growing saves', ($buy ? -1 : 1) * ($buying - $growing - $short), Unit::Money,
-            $own ? 'Buying, less the crop\'s own share of everything and the few plants that will be short, bought.'
+        return new Working(
+            $figure,
+            $buy ? 'What buying saves' : 'What growing saves',
+            ($buy ? -1 : 1) * ($buying - $growing - $short),
+            Unit::Money,
+            $own
+                ? 'Buying, less the crop\'s own share of everything and the few plants that will be short, bought.'
                 : 'Growing counted only at what it adds to a bench that runs anyway, with the few plants that will be short bought, against buying all.',
-            $buy ? Figures::number($growing).' + '.Figures::number($short).' − '.Figures::number($buying) : Figures::number($buying).' − '.Figures::number($growing).' − '.Figures::number($short), [
+            $buy
+                ? Figures::number($growing).' + '.Figures::number($short).' − '.Figures::number($buying)
+                : Figures::number($buying).' − '.Figures::number($growing).' − '.Figures::number($short),
+            [
                 new Term('buying the crop', $buying, Unit::Money, null, 'buy_cost'),
                 new Term($own ? 'its own cost' : 'what growing it adds', $growing, Unit::Money, null, $own ? 'cost' : 'extra_cost'),
-                new Term('plants short, bought', $short, Unit::Money)]);
+                new Term('plants short, bought', $short, Unit::Money),
+            ],
+        );
     }
 }

@@ -37,7 +37,10 @@ final readonly class CropWorkings
             'cost' => $this->cost(),
             'per_finished' => $this->perFinished(),
             'extra_cost' => $this->extraCost(),
-            default => $this->head(Head::tryFrom($figure) ?? throw new NoSuchFigure("There is no figure \"{$figure}\"."), $this->result->heads[$figure] ?? 0.0),
+            default => $this->head(
+                Head::tryFrom($figure) ?? throw new NoSuchFigure("There is no figure \"{$figure}\"."),
+                $this->result->heads[$figure] ?? 0.0,
+            ),
         };
     }
 
@@ -46,7 +49,12 @@ final readonly class CropWorkings
         $v = $this->plan->viability;
         $lot = $this->plan->lot;
         $terms = [
-            new Term('alive when fresh', $v->fresh, Unit::Share, $lot->germination === null ? ['species', $lot->species, 'fresh_germination'] : ['seed_lots', $lot->id, 'germination']),
+            new Term(
+                'alive when fresh',
+                $v->fresh,
+                Unit::Share,
+                $lot->germination === null ? ['species', $lot->species, 'fresh_germination'] : ['seed_lots', $lot->id, 'germination'],
+            ),
             new Term('packed for', $lot->packedFor, Unit::Count, ['seed_lots', $lot->id, 'packed_for']),
             new Term('age in years', $v->age, Unit::Count),
             new Term('alive at that age', $v->aged, Unit::Share),
@@ -62,11 +70,21 @@ final readonly class CropWorkings
             }
             $terms[] = new Term('soil, with the warmth of lamp and mat', $this->plan->soilC, Unit::Celsius);
         }
-        $terms[] = new Term('comes up there, of what would at best', $this->plan->response->relative, Unit::Share, ['species', $lot->species, 'germination']);
+        $terms[] = new Term('comes up there, of what would at best', $this->plan->response->relative, Unit::Share, [
+            'species',
+            $lot->species,
+            'germination',
+        ]);
 
-        return new Working('g', 'What comes up', $this->plan->g, Unit::Share,
+        return new Working(
+            'g',
+            'What comes up',
+            $this->plan->g,
+            Unit::Share,
             'Seed alive, times what the soil temperature lets up of it.',
-            Figures::number($v->value).' × '.Figures::number($this->plan->response->relative), $terms);
+            Figures::number($v->value).' × '.Figures::number($this->plan->response->relative),
+            $terms,
+        );
     }
 
     private function seeds(): Working
@@ -75,9 +93,14 @@ final readonly class CropWorkings
         $method = $this->plan->method;
         $survival = array_product(array_map(fn ($stage): float => $stage->survival, $method->stages));
 
-        return new Working('seeds', 'How much to sow', $sowing->seeds, Unit::Seeds,
+        return new Working(
+            'seeds',
+            'How much to sow',
+            $sowing->seeds,
+            Unit::Seeds,
             'The fewest sites with which enough plants finish as surely as you asked, rounded up to whole rows.',
-            Figures::number($sowing->sites).' sites, '.Figures::number($method->seedsPerSite).' to a site', [
+            Figures::number($sowing->sites).' sites, '.Figures::number($method->seedsPerSite).' to a site',
+            [
                 new Term('wanted', $this->plan->crop->wanted, Unit::Plants, ['crops', $this->plan->crop->id, 'wanted']),
                 new Term('a seed comes up', $this->plan->g, Unit::Share, null, 'g'),
                 new Term('a site is filled', $sowing->q, Unit::Share),
@@ -86,19 +109,34 @@ final readonly class CropWorkings
                 new Term('how sure', $this->books->season()->confidence, Unit::Share, ['confidence']),
                 new Term('sites rounded up to', $method->roundSitesTo, Unit::Count, ['methods', $method->id, 'round_sites_to']),
                 new Term('chance of enough', $sowing->enough, Unit::Share),
-            ]);
+            ],
+        );
     }
 
     private function odds(): Working
     {
         $sowing = $this->plan->sowing;
-        $stages = array_map(fn (StagePlan $stage): Term => new Term("{$stage->stage->name}: lives through it", $stage->stage->survival, Unit::Share), $this->plan->stages);
+        $stages = array_map(
+            fn (StagePlan $stage): Term => new Term("{$stage->stage->name}: lives through it", $stage->stage->survival, Unit::Share),
+            $this->plan->stages,
+        );
 
-        return new Working('p_enough', 'The odds of having enough', $sowing->enough, Unit::Share,
+        return new Working(
+            'p_enough',
+            'The odds of having enough',
+            $sowing->enough,
+            Unit::Share,
             'The exact chance that at least the wanted number finishes, every seed and every plant on its own; what is potted on is counted down to what is moved.',
-            'P(finished ≥ '.Figures::number($this->plan->crop->wanted).')', [
-                new Term('sites sown', $sowing->sites, Unit::Count, null, 'seeds'), new Term('a site is filled', $sowing->q, Unit::Share, null, 'g'), ...$stages,
-                new Term('finish on average', $sowing->finished, Unit::Plants), new Term('short on average', $sowing->shortfall, Unit::Plants), new Term('more than wanted', $sowing->surplus, Unit::Plants)]);
+            'P(finished ≥ '.Figures::number($this->plan->crop->wanted).')',
+            [
+                new Term('sites sown', $sowing->sites, Unit::Count, null, 'seeds'),
+                new Term('a site is filled', $sowing->q, Unit::Share, null, 'g'),
+                ...$stages,
+                new Term('finish on average', $sowing->finished, Unit::Plants),
+                new Term('short on average', $sowing->shortfall, Unit::Plants),
+                new Term('more than wanted', $sowing->surplus, Unit::Plants),
+            ],
+        );
     }
 
     private function cost(): Working
@@ -110,27 +148,45 @@ final readonly class CropWorkings
             }
         }
 
-        return new Working('cost', 'Cost of the crop', $this->result->cost, Unit::Money,
+        return new Working(
+            'cost',
+            'Cost of the crop',
+            $this->result->cost,
+            Unit::Money,
             'Everything the season uses up for this crop, head by head.',
-            Figures::sum(array_map(fn (Term $term): string => Figures::number((float) $term->value), $terms)), $terms);
+            Figures::sum(array_map(fn (Term $term): string => Figures::number((float) $term->value), $terms)),
+            $terms,
+        );
     }
 
     private function perFinished(): Working
     {
-        return new Working('per_finished', 'Cost per finished seedling', $this->result->per_finished, Unit::Money,
+        return new Working(
+            'per_finished',
+            'Cost per finished seedling',
+            $this->result->per_finished,
+            Unit::Money,
             'The crop\'s cost over the finished seedlings that somebody wants; a surplus lowers no price.',
-            Figures::number((float) $this->result->cost).' ÷ '.Figures::number((float) $this->result->useful), [
+            Figures::number((float) $this->result->cost).' ÷ '.Figures::number((float) $this->result->useful),
+            [
                 new Term('cost of the crop', $this->result->cost, Unit::Money, null, 'cost'),
                 new Term('finished and wanted, on average', $this->result->useful, Unit::Plants),
                 new Term('finished in all, on average', $this->result->finished, Unit::Plants, null, 'seeds'),
-            ]);
+            ],
+        );
     }
 
     private function extraCost(): Working
     {
-        return new Working('extra_cost', 'What growing it adds', $this->result->extra_cost, Unit::Money,
+        return new Working(
+            'extra_cost',
+            'What growing it adds',
+            $this->result->extra_cost,
+            Unit::Money,
             'The set-up\'s cost less the cost of the same set-up without this crop. What is bought for the bench anyway does not count.',
-            '', [new Term('its own share of everything', $this->result->cost, Unit::Money, null, 'cost')]);
+            '',
+            [new Term('its own share of everything', $this->result->cost, Unit::Money, null, 'cost')],
+        );
     }
 
     private function head(Head $head, float $value): Working
@@ -156,13 +212,20 @@ final readonly class CropWorkings
     {
         $lot = $this->plan->lot;
         $seeds = $this->plan->sowing->seeds;
-        $rule = $lot->leftover === Leftover::Waste ? 'Whole packets, since what is left is thrown away; shared by seeds.' : 'Seeds sown at the price of one seed; the rest of the packet keeps.';
+        $rule =
+            $lot->leftover === Leftover::Waste
+                ? 'Whole packets, since what is left is thrown away; shared by seeds.'
+                : 'Seeds sown at the price of one seed; the rest of the packet keeps.';
 
-        return [$rule, Figures::number($seeds).' × '.Figures::number($lot->packetPrice).' ÷ '.Figures::number($lot->seedsPerPacket ?? 1), [
-            new Term('seeds sown', $seeds, Unit::Seeds, null, 'seeds'),
-            new Term('packet', $lot->packetPrice, Unit::Money, ['seed_lots', $lot->id, 'packet_price']),
-            new Term('seeds in a packet', $lot->seedsPerPacket, Unit::Seeds, ['seed_lots', $lot->id, 'seeds_per_packet']),
-        ]];
+        return [
+            $rule,
+            Figures::number($seeds).' × '.Figures::number($lot->packetPrice).' ÷ '.Figures::number($lot->seedsPerPacket ?? 1),
+            [
+                new Term('seeds sown', $seeds, Unit::Seeds, null, 'seeds'),
+                new Term('packet', $lot->packetPrice, Unit::Money, ['seed_lots', $lot->id, 'packet_price']),
+                new Term('seeds in a packet', $lot->seedsPerPacket, Unit::Seeds, ['seed_lots', $lot->id, 'seeds_per_packet']),
+            ],
+        ];
     }
 
     /** @return array{string, string, list<Term>} */
@@ -178,7 +241,12 @@ final readonly class CropWorkings
             $parts[] = Figures::number($amount).' × '.Figures::number($supply->unitPrice());
             $terms[] = new Term("{$supply->name}, used", $amount, $supply->unit->value === 'L' ? Unit::Litres : Unit::Amount);
             $terms[] = new Term("{$supply->name}, a pack", $supply->packPrice, Unit::Money, ['supplies', $supply->id, 'pack_price']);
-            $terms[] = new Term("{$supply->name}, in a pack", $supply->packAmount, $supply->unit->value === 'L' ? Unit::Litres : Unit::Amount, ['supplies', $supply->id, 'pack_amount']);
+            $terms[] = new Term(
+                "{$supply->name}, in a pack",
+                $supply->packAmount,
+                $supply->unit->value === 'L' ? Unit::Litres : Unit::Amount,
+                ['supplies', $supply->id, 'pack_amount'],
+            );
             if ($supply->expansion !== 1.0) {
                 $terms[] = new Term("{$supply->name}, swells by", $supply->expansion, Unit::Count, ['supplies', $supply->id, 'expansion']);
             }
@@ -203,17 +271,34 @@ final readonly class CropWorkings
                 continue;
             }
             $terms[] = new Term("{$container->name}: sites filled", $stage->sites, Unit::Count, null, 'seeds');
-            $terms[] = new Term("{$container->name}: a pack of {$container->unitsPerPack}", $container->packPrice, Unit::Money, ['containers', $container->id, 'pack_price']);
+            $terms[] = new Term("{$container->name}: a pack of {$container->unitsPerPack}", $container->packPrice, Unit::Money, [
+                'containers',
+                $container->id,
+                'pack_price',
+            ]);
             $use = $this->books->containers->durable[$container->id] ?? null;
             if ($use === null) {
                 $parts[] = Figures::number($stage->units()).' × '.Figures::number($container->unitPrice());
 
                 continue;
             }
-            $terms[] = new Term("{$container->name}: life", $container->lifeSeasons, Unit::Seasons, ['containers', $container->id, 'life_seasons']);
+            $terms[] = new Term("{$container->name}: life", $container->lifeSeasons, Unit::Seasons, [
+                'containers',
+                $container->id,
+                'life_seasons',
+            ]);
             $terms[] = new Term("{$container->name}: needed at once, all crops", $use->unitsNeeded, Unit::Count);
-            $terms[] = new Term("{$container->name}: owned already", $container->ownedUnits, Unit::Count, ['containers', $container->id, 'owned_units']);
-            $parts[] = Figures::number($use->charge()).' × '.Figures::number($stage->sites).' ÷ '.Figures::number((float) array_sum($use->weights));
+            $terms[] = new Term("{$container->name}: owned already", $container->ownedUnits, Unit::Count, [
+                'containers',
+                $container->id,
+                'owned_units',
+            ]);
+            $parts[] =
+                Figures::number($use->charge()).
+                ' × '.
+                Figures::number($stage->sites).
+                ' ÷ '.
+                Figures::number((float) array_sum($use->weights));
         }
         foreach ($this->trayIds() as $id) {
             $use = $this->books->containers->trayware[$id];
@@ -223,13 +308,19 @@ final readonly class CropWorkings
             $parts[] = Figures::number($use->share($this->index));
         }
 
-        return ['Used once: what is filled, at its price. Durable: a season\'s share of the units needed beyond those owned, shared by sites filled (trays by flats and days).', Figures::sum($parts), $terms];
+        return [
+            'Used once: what is filled, at its price. Durable: a season\'s share of the units needed beyond those owned, shared by sites filled (trays by flats and days).',
+            Figures::sum($parts),
+            $terms,
+        ];
     }
 
     /** @return list<string> */
     private function trayIds(): array
     {
-        return array_values(array_unique(array_merge(...array_map(fn (StagePlan $stage): array => $stage->stage->trayware, $this->plan->stages))));
+        return array_values(
+            array_unique(array_merge(...array_map(fn (StagePlan $stage): array => $stage->stage->trayware, $this->plan->stages))),
+        );
     }
 
     /** @return array{string, string, list<Term>} */
@@ -239,7 +330,11 @@ final readonly class CropWorkings
         foreach ($this->plan->stages as $stage) {
             if ($stage->container !== null && $stage->fills()) {
                 $terms[] = new Term("{$stage->container->name}: units filled", $stage->units(), Unit::Count);
-                $terms[] = new Term("{$stage->container->name}: washing and holing", $stage->container->prepCostPerUnit, Unit::Money, ['containers', $stage->container->id, 'prep_cost_per_unit']);
+                $terms[] = new Term("{$stage->container->name}: washing and holing", $stage->container->prepCostPerUnit, Unit::Money, [
+                    'containers',
+                    $stage->container->id,
+                    'prep_cost_per_unit',
+                ]);
                 $parts[] = Figures::number($stage->units()).' × '.Figures::number($stage->container->prepCostPerUnit);
             }
         }
@@ -254,19 +349,29 @@ final readonly class CropWorkings
         $setup = $this->books->setup;
         [$list, $ids] = [['lights', $setup->lights], ['mats', $setup->mats], ['appliances', $setup->appliances]][$kind];
         $terms = [new Term('price of a kWh', $season->electricity->rate, Unit::MoneyPerKwh, ['electricity', 'rate'])];
-        $rows = ['lights' => $this->books->index->lights, 'mats' => $this->books->index->mats, 'appliances' => $this->books->index->appliances][$list];
+        $rows = [
+            'lights' => $this->books->index->lights,
+            'mats' => $this->books->index->mats,
+            'appliances' => $this->books->index->appliances,
+        ][$list];
         foreach ($ids as $id) {
             $row = $rows[$id];
             $terms[] = new Term($row->name, $row->watts, Unit::Watts, [$list, $id, 'watts']);
-            $terms[] = $row instanceof Mat ? new Term("{$row->name}, up to", $row->thermostatC, Unit::Celsius, [$list, $id, 'thermostat_c'])
-                : new Term("{$row->name}, a day", $row->hoursPerDay, Unit::Hours, [$list, $id, 'hours_per_day']);
+            $terms[] =
+                $row instanceof Mat
+                    ? new Term("{$row->name}, up to", $row->thermostatC, Unit::Celsius, [$list, $id, 'thermostat_c'])
+                    : new Term("{$row->name}, a day", $row->hoursPerDay, Unit::Hours, [$list, $id, 'hours_per_day']);
         }
         $parts = [];
         foreach ($this->plan->stages as $stage) {
             $kwh = $this->books->energy->stageKwh($stage, $kind);
             if ($kwh > 0.0) {
                 $parts[] = Figures::number($kwh).' kWh';
-                $terms[] = new Term("{$stage->stage->name}, {$stage->days()} days on ".Figures::number(round($stage->flats, 2)).' of a tray', $kwh, Unit::Kwh);
+                $terms[] = new Term(
+                    "{$stage->stage->name}, {$stage->days()} days on ".Figures::number(round($stage->flats, 2)).' of a tray',
+                    $kwh,
+                    Unit::Kwh,
+                );
             }
         }
         $rule = match ($kind) {
@@ -286,19 +391,39 @@ final readonly class CropWorkings
             return ['No heat credit is set.', '', []];
         }
 
-        return ['In the heating season lamps and mats in heated rooms save part of the furnace\'s heat.', 'kWh up to '.$credit->until->format().' × '.Figures::number($credit->fraction).' × '.Figures::number($credit->pricePerKwh), [
-            new Term('of use as heat', $credit->fraction, Unit::Share, ['electricity', 'heat_credit', 'fraction']),
-            new Term('a kWh of furnace heat', $credit->pricePerKwh, Unit::MoneyPerKwh, ['electricity', 'heat_credit', 'price_per_kwh']),
-            new Term('heating season ends', $credit->until->format(), Unit::Text, ['electricity', 'heat_credit', 'until']),
-        ]];
+        return [
+            'In the heating season lamps and mats in heated rooms save part of the furnace\'s heat.',
+            'kWh up to '.
+            $credit->until->format().
+            ' × '.
+            Figures::number($credit->fraction).
+            ' × '.
+            Figures::number($credit->pricePerKwh),
+            [
+                new Term('of use as heat', $credit->fraction, Unit::Share, ['electricity', 'heat_credit', 'fraction']),
+                new Term('a kWh of furnace heat', $credit->pricePerKwh, Unit::MoneyPerKwh, ['electricity', 'heat_credit', 'price_per_kwh']),
+                new Term('heating season ends', $credit->until->format(), Unit::Text, ['electricity', 'heat_credit', 'until']),
+            ],
+        ];
     }
 
     /** @return array{string, string, list<Term>} */
     private function equipment(Head $head): array
     {
         $terms = $parts = [];
-        $list = [Head::Lights->value => 'lights', Head::Mats->value => 'mats', Head::Appliances->value => 'appliances', Head::Gear->value => 'gear'][$head->value] ?? 'gear';
-        $rows = ['lights' => $this->books->index->lights, 'mats' => $this->books->index->mats, 'appliances' => $this->books->index->appliances, 'gear' => $this->books->index->gear][$list];
+        $list =
+            [
+                Head::Lights->value => 'lights',
+                Head::Mats->value => 'mats',
+                Head::Appliances->value => 'appliances',
+                Head::Gear->value => 'gear',
+            ][$head->value] ?? 'gear';
+        $rows = [
+            'lights' => $this->books->index->lights,
+            'mats' => $this->books->index->mats,
+            'appliances' => $this->books->index->appliances,
+            'gear' => $this->books->index->gear,
+        ][$list];
         foreach ($this->books->equipment->items as $item) {
             if ($item->head !== $head || ($item->neededBy !== null && ! in_array($this->index, $item->neededBy, true))) {
                 continue;
@@ -309,6 +434,10 @@ final readonly class CropWorkings
             $parts[] = Figures::number($item->charge);
         }
 
-        return ['One season\'s share of each, shared among the crops by the flats and days it serves.', 'this crop\'s share of ('.Figures::sum($parts).')', $terms];
+        return [
+            'One season\'s share of each, shared among the crops by the flats and days it serves.',
+            'this crop\'s share of ('.Figures::sum($parts).')',
+            $terms,
+        ];
     }
 }

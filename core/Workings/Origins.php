@@ -15,15 +15,22 @@ use stdClass;
  */
 final readonly class Origins
 {
-    public function __construct(private stdClass $document, private Catalogue $catalogue = new Catalogue)
+    public function __construct(private stdClass $document, private Catalogue $catalogue = new Catalogue())
     {
     }
 
     /** @return array{figure: string, title: string, value: ?float, unit: string, rule: string, formula: string, terms: list<array<string, mixed>>} */
     public function of(Working $working): array
     {
-        return ['figure' => $working->figure, 'title' => $working->title, 'value' => $working->value, 'unit' => $working->unit->value,
-            'rule' => $working->rule, 'formula' => $working->formula, 'terms' => array_map($this->term(...), $working->terms)];
+        return [
+            'figure' => $working->figure,
+            'title' => $working->title,
+            'value' => $working->value,
+            'unit' => $working->unit->value,
+            'rule' => $working->rule,
+            'formula' => $working->formula,
+            'terms' => array_map($this->term(...), $working->terms),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -31,8 +38,15 @@ final readonly class Origins
     {
         [$origin, $source] = $term->path === null ? ['computed', null] : $this->origin($term->path);
 
-        return ['label' => $term->label, 'value' => $term->value, 'unit' => $term->unit->value, 'path' => $term->path, 'working' => $term->working,
-            'origin' => $origin, 'source' => $source];
+        return [
+            'label' => $term->label,
+            'value' => $term->value,
+            'unit' => $term->unit->value,
+            'path' => $term->path,
+            'working' => $term->working,
+            'origin' => $origin,
+            'source' => $source,
+        ];
     }
 
     /**
@@ -57,7 +71,9 @@ final readonly class Origins
         }
         $key = (string) $path[2];
 
-        return property_exists($known, $key) && self::same($known->{$key}, $row->{$key} ?? null) ? ['catalogue', $this->catalogue->source($list, $mark)] : ['you', null];
+        return property_exists($known, $key) && self::same($known->{$key}, $row->{$key} ?? null)
+            ? ['catalogue', $this->catalogue->source($list, $mark)]
+            : ['you', null];
     }
 
     private static function same(mixed $a, mixed $b): bool

@@ -25,23 +25,95 @@ final readonly class SetupWorkings
         $grown = (float) array_sum(array_map(fn (CropResult $crop): float => $crop->grown ? (float) $crop->cost : 0.0, $r->crops));
 
         return match ($figure) {
-            'per_finished' => $this->money($figure, 'Cost per finished seedling', $r->per_finished, 'The cost of what you grow over the finished seedlings that somebody wants.', $n($grown).' ÷ '.$n($r->useful), [
-                new Term('cost of the grown crops', $grown, Unit::Money, null, 'cost'), new Term('finished and wanted, on average', $r->useful, Unit::Plants)]),
-            'per_wanted' => $this->money($figure, 'One plant of your list', $r->per_wanted, 'The cost of the set-up with what falls short bought, over the plants on your list it supplies.', $n($r->fill_cost).' ÷ '.$n($r->filled), [
-                new Term('cost of the set-up', $r->cost, Unit::Money, null, 'cost'), new Term('shortfall bought', $r->fill_cost - $r->cost, Unit::Money), new Term('plants supplied', $r->filled, Unit::Plants)]),
-            'nursery_per_plant' => $this->money($figure, 'At the nursery', $r->nursery_per_plant, 'All these crops bought, the trip once, over the plants wanted.', $r->buy_total === null ? '' : $n($r->buy_total).' ÷ '.$n($r->buy_total / (float) $r->nursery_per_plant), [
-                ...$this->offers(), new Term('the trip', $this->books->season()->nurseryTripCost, Unit::Money, ['nursery_trip_cost'])]),
-            'keep' => $this->money($figure, 'What you keep', $r->keep, 'Buying everything, less what growing costs and the shortfall bought.', $r->keep === null ? '' : $n((float) $r->buy_total).' − '.$n((float) $r->buy_total - $r->keep), [
-                new Term('buying it all', $r->buy_total, Unit::Money, null, 'nursery_per_plant'), new Term('growing', $r->cost, Unit::Money, null, 'cost')]),
-            'cash_now' => $this->money($figure, 'Cash now', $r->cash_now, 'Whole packs of what is not in stock, and what you do not own yet.', Figures::sum(array_map(fn (ShoppingLine $line): string => $n($line->cost), $r->shopping)),
-                array_map(fn (ShoppingLine $line): Term => new Term("{$line->packs} × {$this->name($line)}", $line->cost, Unit::Money), $r->shopping)),
-            'kwh' => new Working('kwh', 'Electricity', array_sum($r->kwh), Unit::Kwh, 'What lamps, mats and appliances use over the season.', Figures::sum(array_map($n, array_values($r->kwh))), [
-                new Term('lamps', $r->kwh['light'], Unit::Kwh, null, 'light_power'), new Term('mats', $r->kwh['heat'], Unit::Kwh, null, 'heat_power'),
-                new Term('fans and hot water', $r->kwh['appliance'], Unit::Kwh, null, 'appliance_power'), new Term('on the bill', $r->electricity_bill, Unit::Money)]),
-            'cost' => $this->money($figure, 'Cost of the set-up', $r->cost, 'Everything the season uses up, head by head.', Figures::sum(array_map($n, array_values(array_filter($r->heads)))),
-                array_map(fn (string $head): Term => new Term(Head::from($head)->words(), $r->heads[$head], Unit::Money, null, $head), array_keys(array_filter($r->heads)))),
-            'fill_cost' => $this->money($figure, 'To fill your list', $r->fill_cost, 'Everything the season uses up, with the plants that are expected to fall short bought.', $n($r->cost).' + '.$n($r->fill_cost - $r->cost), [
-                new Term('cost of the set-up', $r->cost, Unit::Money, null, 'cost'), new Term('shortfall bought', $r->fill_cost - $r->cost, Unit::Money)]),
+            'per_finished' => $this->money(
+                $figure,
+                'Cost per finished seedling',
+                $r->per_finished,
+                'The cost of what you grow over the finished seedlings that somebody wants.',
+                $n($grown).' ÷ '.$n($r->useful),
+                [
+                    new Term('cost of the grown crops', $grown, Unit::Money, null, 'cost'),
+                    new Term('finished and wanted, on average', $r->useful, Unit::Plants),
+                ],
+            ),
+            'per_wanted' => $this->money(
+                $figure,
+                'One plant of your list',
+                $r->per_wanted,
+                'The cost of the set-up with what falls short bought, over the plants on your list it supplies.',
+                $n($r->fill_cost).' ÷ '.$n($r->filled),
+                [
+                    new Term('cost of the set-up', $r->cost, Unit::Money, null, 'cost'),
+                    new Term('shortfall bought', $r->fill_cost - $r->cost, Unit::Money),
+                    new Term('plants supplied', $r->filled, Unit::Plants),
+                ],
+            ),
+            'nursery_per_plant' => $this->money(
+                $figure,
+                'At the nursery',
+                $r->nursery_per_plant,
+                'All these crops bought, the trip once, over the plants wanted.',
+                $r->buy_total === null ? '' : $n($r->buy_total).' ÷ '.$n($r->buy_total / (float) $r->nursery_per_plant),
+                [...$this->offers(), new Term('the trip', $this->books->season()->nurseryTripCost, Unit::Money, ['nursery_trip_cost'])],
+            ),
+            'keep' => $this->money(
+                $figure,
+                'What you keep',
+                $r->keep,
+                'Buying everything, less what growing costs and the shortfall bought.',
+                $r->keep === null ? '' : $n((float) $r->buy_total).' − '.$n((float) $r->buy_total - $r->keep),
+                [
+                    new Term('buying it all', $r->buy_total, Unit::Money, null, 'nursery_per_plant'),
+                    new Term('growing', $r->cost, Unit::Money, null, 'cost'),
+                ],
+            ),
+            'cash_now' => $this->money(
+                $figure,
+                'Cash now',
+                $r->cash_now,
+                'Whole packs of what is not in stock, and what you do not own yet.',
+                Figures::sum(array_map(fn (ShoppingLine $line): string => $n($line->cost), $r->shopping)),
+                array_map(
+                    fn (ShoppingLine $line): Term => new Term("{$line->packs} × {$this->name($line)}", $line->cost, Unit::Money),
+                    $r->shopping,
+                ),
+            ),
+            'kwh' => new Working(
+                'kwh',
+                'Electricity',
+                array_sum($r->kwh),
+                Unit::Kwh,
+                'What lamps, mats and appliances use over the season.',
+                Figures::sum(array_map($n, array_values($r->kwh))),
+                [
+                    new Term('lamps', $r->kwh['light'], Unit::Kwh, null, 'light_power'),
+                    new Term('mats', $r->kwh['heat'], Unit::Kwh, null, 'heat_power'),
+                    new Term('fans and hot water', $r->kwh['appliance'], Unit::Kwh, null, 'appliance_power'),
+                    new Term('on the bill', $r->electricity_bill, Unit::Money),
+                ],
+            ),
+            'cost' => $this->money(
+                $figure,
+                'Cost of the set-up',
+                $r->cost,
+                'Everything the season uses up, head by head.',
+                Figures::sum(array_map($n, array_values(array_filter($r->heads)))),
+                array_map(
+                    fn (string $head): Term => new Term(Head::from($head)->words(), $r->heads[$head], Unit::Money, null, $head),
+                    array_keys(array_filter($r->heads)),
+                ),
+            ),
+            'fill_cost' => $this->money(
+                $figure,
+                'To fill your list',
+                $r->fill_cost,
+                'Everything the season uses up, with the plants that are expected to fall short bought.',
+                $n($r->cost).' + '.$n($r->fill_cost - $r->cost),
+                [
+                    new Term('cost of the set-up', $r->cost, Unit::Money, null, 'cost'),
+                    new Term('shortfall bought', $r->fill_cost - $r->cost, Unit::Money),
+                ],
+            ),
             'hours', 'implied_wage', 'filled', 'p_all_enough', 'crowded_days' => (new WorkWorkings($this->books, $r))->of($figure),
             default => $this->head(Head::tryFrom($figure) ?? throw new NoSuchFigure("There is no figure \"{$figure}\".")),
         };
@@ -63,8 +135,15 @@ final readonly class SetupWorkings
             }
         }
 
-        return new Working($head->value, $head->words(), $this->result->heads[$head->value], Unit::Money, 'The same head of every crop, added up.',
-            Figures::sum(array_map(fn (Term $term): string => Figures::number((float) $term->value), $terms)), $terms);
+        return new Working(
+            $head->value,
+            $head->words(),
+            $this->result->heads[$head->value],
+            Unit::Money,
+            'The same head of every crop, added up.',
+            Figures::sum(array_map(fn (Term $term): string => Figures::number((float) $term->value), $terms)),
+            $terms,
+        );
     }
 
     /** @return list<Term> */
@@ -98,8 +177,16 @@ final readonly class SetupWorkings
         return match ($line->kind) {
             'seed' => $index->lots[$line->id]->variety,
             'trip' => 'trip to the nursery',
-            default => (['supply' => $index->supplies, 'container' => $index->containers, 'trayware' => $index->trayware, 'light' => $index->lights,
-                'mat' => $index->mats, 'appliance' => $index->appliances, 'gear' => $index->gear, 'nursery' => $index->offers][$line->kind] ?? [])[$line->id]->name ?? $line->id,
+            default => ([
+                'supply' => $index->supplies,
+                'container' => $index->containers,
+                'trayware' => $index->trayware,
+                'light' => $index->lights,
+                'mat' => $index->mats,
+                'appliance' => $index->appliances,
+                'gear' => $index->gear,
+                'nursery' => $index->offers,
+            ][$line->kind] ?? [])[$line->id]->name ?? $line->id,
         };
     }
 }

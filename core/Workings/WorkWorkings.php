@@ -23,17 +23,71 @@ final readonly class WorkWorkings
         $r = $this->result;
 
         return match ($figure) {
-            'hours' => new Working($figure, 'Your hours', $r->hours, Unit::Hours, 'Minutes at each cell or pot, for each tray and day, for mixing and for washing, over 60.', Figures::number($r->hours),
-                $this->byCrop(fn (CropResult $crop): ?float => $crop->grown ? $crop->hours : null, Unit::Hours)),
-            'implied_wage' => new Working($figure, 'What an hour earns', $r->implied_wage, Unit::Money, 'What growing saves against buying, over the crops that somebody sells, for each hour of your work at them.', $this->wage(),
-                $this->byCrop(fn (CropResult $crop): ?float => $crop->grown && $crop->buy_cost !== null ? $this->earned($crop) : null, Unit::Money)),
-            'filled' => new Working($figure, 'Plants you get of those you need', $r->filled, Unit::Plants, 'All that are bought, all that are raised and could be filled up at the nursery, and what finishes on average of those that nobody sells.',
-                Figures::number($r->filled).' and '.Figures::number($r->missing).' missing', $this->byCrop($this->supplied(...), Unit::Plants)),
-            'p_all_enough' => new Working($figure, 'The odds that all is enough', $r->p_all_enough, Unit::Share, 'The odds of each crop, multiplied: with many crops one or the other will be short.',
-                implode(' × ', array_map(fn (CropResult $crop): string => Figures::number(round((float) $crop->p_enough, 3)), array_filter($r->crops, fn (CropResult $crop): bool => $crop->grown))),
-                $this->byCrop(fn (CropResult $crop): ?float => $crop->p_enough, Unit::Share)),
-            'crowded_days' => new Working($figure, 'Crowded days', $r->crowded_days, Unit::Days, 'Days on which more flats want light than the lamps cover, more want heat than the mats cover, or more stand there than there is room for, at any place.', '',
-                array_map(fn (PlaceResult $place): Term => new Term($this->place($place->id).': at most '.Figures::number(round($place->peak_light_flats, 1)).' flats want light, lamps cover '.Figures::number($place->light_flats), $place->over_days, Unit::Days), $r->places)),
+            'hours' => new Working(
+                $figure,
+                'Your hours',
+                $r->hours,
+                Unit::Hours,
+                'Minutes at each cell or pot, for each tray and day, for mixing and for washing, over 60.',
+                Figures::number($r->hours),
+                $this->byCrop(fn (CropResult $crop): ?float => $crop->grown ? $crop->hours : null, Unit::Hours),
+            ),
+            'implied_wage' => new Working(
+                $figure,
+                'What an hour earns',
+                $r->implied_wage,
+                Unit::Money,
+                'What growing saves against buying, over the crops that somebody sells, for each hour of your work at them.',
+                $this->wage(),
+                $this->byCrop(
+                    fn (CropResult $crop): ?float => $crop->grown && $crop->buy_cost !== null ? $this->earned($crop) : null,
+                    Unit::Money,
+                ),
+            ),
+            'filled' => new Working(
+                $figure,
+                'Plants you get of those you need',
+                $r->filled,
+                Unit::Plants,
+                'All that are bought, all that are raised and could be filled up at the nursery, and what finishes on average of those that nobody sells.',
+                Figures::number($r->filled).' and '.Figures::number($r->missing).' missing',
+                $this->byCrop($this->supplied(...), Unit::Plants),
+            ),
+            'p_all_enough' => new Working(
+                $figure,
+                'The odds that all is enough',
+                $r->p_all_enough,
+                Unit::Share,
+                'The odds of each crop, multiplied: with many crops one or the other will be short.',
+                implode(
+                    ' × ',
+                    array_map(
+                        fn (CropResult $crop): string => Figures::number(round((float) $crop->p_enough, 3)),
+                        array_filter($r->crops, fn (CropResult $crop): bool => $crop->grown),
+                    ),
+                ),
+                $this->byCrop(fn (CropResult $crop): ?float => $crop->p_enough, Unit::Share),
+            ),
+            'crowded_days' => new Working(
+                $figure,
+                'Crowded days',
+                $r->crowded_days,
+                Unit::Days,
+                'Days on which more flats want light than the lamps cover, more want heat than the mats cover, or more stand there than there is room for, at any place.',
+                '',
+                array_map(
+                    fn (PlaceResult $place): Term => new Term(
+                        $this->place($place->id).
+                            ': at most '.
+                            Figures::number(round($place->peak_light_flats, 1)).
+                            ' flats want light, lamps cover '.
+                            Figures::number($place->light_flats),
+                        $place->over_days,
+                        Unit::Days,
+                    ),
+                    $r->places,
+                ),
+            ),
             default => throw new NoSuchFigure("There is no figure \"{$figure}\"."),
         };
     }

@@ -63,7 +63,14 @@ final readonly class YearsCosting
             $years[] = new YearLine($y, $spent[0], $spent[1], $cumulative, $result->buy_total === null ? null : $buying);
         }
 
-        return new SetupYears($setup->id, self::comparable($result), $years, $payback, $worth, $result->buy_total === null ? null : $buyingWorth);
+        return new SetupYears(
+            $setup->id,
+            self::comparable($result),
+            $years,
+            $payback,
+            $worth,
+            $result->buy_total === null ? null : $buyingWorth,
+        );
     }
 
     private function running(SetupBooks $books, SetupResult $result): float
@@ -85,7 +92,12 @@ final readonly class YearsCosting
         $things = [];
         foreach ($books->containers->durable as $id => $use) {
             $container = $books->index->containers[$id];
-            $things[] = new DurableThing($container->unitPrice(), $use->unitsNeeded, $container->ownedUnits, Ceiling::of($container->lifeSeasons));
+            $things[] = new DurableThing(
+                $container->unitPrice(),
+                $use->unitsNeeded,
+                $container->ownedUnits,
+                Ceiling::of($container->lifeSeasons),
+            );
         }
         foreach ($books->containers->trayware as $id => $use) {
             $tray = $books->index->trayware[$id];

@@ -42,8 +42,10 @@ abstract class BrowserTestCase extends TestCase
     public function visit(string $path = '/', int $width = 1280, int $height = 800): void
     {
         $this->width = $width;
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride',
-            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500]]);
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Emulation.setDeviceMetricsOverride',
+            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500],
+        ]);
         $this->browser->get($this->url().$path);
     }
 
@@ -114,10 +116,33 @@ abstract class BrowserTestCase extends TestCase
         $element = $this->find($css);
         $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
         /** @var array{x: float, y: float} $at */
-        $at = $this->browser->executeScript('const box = arguments[0].getBoundingClientRect(); return { x: Math.round(box.x + box.width / 2), y: Math.round(box.y + box.height / 2) }', [$element]);
-        $move = fn (float $x): array => ['type' => 'pointerMove', 'duration' => 40, 'x' => (int) $x, 'y' => (int) $at['y'], 'origin' => 'viewport'];
-        $this->browser->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [['type' => 'pointer', 'id' => 'hand', 'parameters' => ['pointerType' => 'mouse'],
-            'actions' => [$move($at['x']), ['type' => 'pointerDown', 'button' => 0], $move($at['x'] + $pixels / 2), $move($at['x'] + $pixels), ['type' => 'pointerUp', 'button' => 0]]]]]);
+        $at = $this->browser->executeScript(
+            'const box = arguments[0].getBoundingClientRect(); return { x: Math.round(box.x + box.width / 2), y: Math.round(box.y + box.height / 2) }',
+            [$element],
+        );
+        $move = fn (float $x): array => [
+            'type' => 'pointerMove',
+            'duration' => 40,
+            'x' => (int) $x,
+            'y' => (int) $at['y'],
+            'origin' => 'viewport',
+        ];
+        $this->browser->executeCustomCommand('/session/:sessionId/actions', 'POST', [
+            'actions' => [
+                [
+                    'type' => 'pointer',
+                    'id' => 'hand',
+                    'parameters' => ['pointerType' => 'mouse'],
+                    'actions' => [
+                        $move($at['x']),
+                        ['type' => 'pointerDown', 'button' => 0],
+                        $move($at['x'] + $pixels / 2),
+                        $move($at['x'] + $pixels),
+                        ['type' => 'pointerUp', 'button' => 0],
+                    ],
+                ],
+            ],
+        ]);
     }
 
     /** Clicks the button with these words. */
@@ -141,7 +166,11 @@ abstract class BrowserTestCase extends TestCase
     public function server(bool $up): void
     {
         $dir = __DIR__.'/../../var/test';
-        exec('/usr/sbin/nginx -p '.escapeshellarg($dir).' -c '.escapeshellarg("{$dir}/nginx.conf").($up ? '' : ' -s stop').' 2>&1', $said, $code);
+        exec(
+            '/usr/sbin/nginx -p '.escapeshellarg($dir).' -c '.escapeshellarg("{$dir}/nginx.conf").($up ? '' : ' -s stop').' 2>&1',
+            $said,
+            $code,
+        );
         $code === 0 ?: throw new RuntimeException(implode("\n", $said));
     }
 
@@ -157,7 +186,9 @@ abstract class BrowserTestCase extends TestCase
     /** @return array<string, mixed> what the API answers this visitor */
     public function api(string $path): array
     {
-        $answer = $this->browser->executeAsyncScript('const done = arguments[1]; fetch(arguments[0]).then((r) => r.text()).then(done);', [$path]);
+        $answer = $this->browser->executeAsyncScript('const done = arguments[1]; fetch(arguments[0]).then((r) => r.text()).then(done);', [
+            $path,
+        ]);
 
         return json_decode(is_string($answer) ? $answer : '', true, 64, JSON_THROW_ON_ERROR);
     }
@@ -179,7 +210,10 @@ abstract class BrowserTestCase extends TestCase
     {
         $before = $this->find('html')->getAttribute('data-scheme');
         $this->find('[data-menu]')->click();
-        $items = $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('.ant-dropdown-menu-item')) ?: null, 'the menu');
+        $items = $this->waitFor(
+            fn () => $this->browser->findElements(WebDriverBy::cssSelector('.ant-dropdown-menu-item')) ?: null,
+            'the menu',
+        );
         end($items)->click();
         $this->waitFor(fn () => $this->find('html')->getAttribute('data-scheme') !== $before ?: null, 'the other colours');
         usleep(400_000);
@@ -188,15 +222,20 @@ abstract class BrowserTestCase extends TestCase
     /** @return list<string> messages of errors on the page's console */
     public function consoleErrors(): array
     {
-        return array_values(array_map(fn (array $entry) => (string) $entry['message'],
-            array_filter($this->browser->manage()->getLog('browser'), fn (array $entry) => $entry['level'] === 'SEVERE')));
+        return array_values(
+            array_map(
+                fn (array $entry) => (string) $entry['message'],
+                array_filter($this->browser->manage()->getLog('browser'), fn (array $entry) => $entry['level'] === 'SEVERE'),
+            ),
+        );
     }
 
     /** @return list<string> rule and place of each serious or critical accessibility finding */
     public function accessibilityFindings(): array
     {
         $this->browser->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
-        $found = $this->browser->executeAsyncScript('const done = arguments[0]; axe.run({ resultTypes: ["violations"] }).then((r) => done(r.violations
+        $found = $this->browser
+            ->executeAsyncScript('const done = arguments[0]; axe.run({ resultTypes: ["violations"] }).then((r) => done(r.violations
             .filter((v) => v.impact === "serious" || v.impact === "critical").map((v) => v.id + ": " + v.nodes.map((n) => n.target.join(" ")).join(", "))));');
 
         return is_array($found) ? array_values(array_filter($found, is_string(...))) : ['axe did not answer'];
@@ -204,19 +243,34 @@ abstract class BrowserTestCase extends TestCase
 
     private function open(int $port, int $width, int $height): void
     {
-        $options = new ChromeOptions;
-        $options->addArguments(['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-            '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', "--window-size={$width},{$height}", '--user-data-dir='.sys_get_temp_dir().'/jolly-'.bin2hex(random_bytes(6))]);
+        $options = new ChromeOptions();
+        $options->addArguments([
+            '--headless',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--disable-dev-shm-usage',
+            "--window-size={$width},{$height}",
+            '--user-data-dir='.sys_get_temp_dir().'/jolly-'.bin2hex(random_bytes(6)),
+        ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $this->browser = $this->waitFor(function () use ($port, $capabilities): ?RemoteWebDriver {
-            try {
-                return RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 10_000, 60_000);
-            } catch (\Facebook\WebDriver\Exception\Internal\WebDriverCurlException) {
-                return null;
-            }
-        }, 'ChromeDriver', 30);
+        $this->browser = $this->waitFor(
+            function () use ($port, $capabilities): ?RemoteWebDriver {
+                try {
+                    return RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 10_000, 60_000);
+                } catch (\Facebook\WebDriver\Exception\Internal\WebDriverCurlException) {
+                    return null;
+                }
+            },
+            'ChromeDriver',
+            30,
+        );
         $this->browser->manage()->timeouts()->setScriptTimeout(30);
     }
 

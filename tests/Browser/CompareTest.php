@@ -10,9 +10,15 @@ beforeEach(function () {
 });
 
 it('opens with all ways side by side, the cheapest marked, and says what to do', function () {
-    expect($this->text('h1'))->toContain('seven ways')->and($this->text('[data-test="advice"]'))->toContain('Soil blocks under LED')->toContain('Filling your list costs $72.80')
-        ->and($this->text('[data-per-wanted="blocks"]'))->toBe('45.2¢')
-        ->and($this->browser->findElements(WebDriverBy::cssSelector('[data-part="stack-svg"]')))->toHaveCount(7);
+    expect($this->text('h1'))
+        ->toContain('seven ways')
+        ->and($this->text('[data-test="advice"]'))
+        ->toContain('Soil blocks under LED')
+        ->toContain('Filling your list costs $72.80')
+        ->and($this->text('[data-per-wanted="blocks"]'))
+        ->toBe('45.2¢')
+        ->and($this->browser->findElements(WebDriverBy::cssSelector('[data-part="stack-svg"]')))
+        ->toHaveCount(7);
 });
 
 it('opens the working of any figure of any way, down to its inputs', function () {
@@ -69,7 +75,10 @@ it('moves a sowing by the keyboard and snaps it to the days one sows on', functi
     $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'days to sow on') ?: null, 'the habit to be kept');
     $this->browser->executeScript('document.querySelector("[data-handle=\'ink-pot:-1\']").focus()');
     $this->browser->getKeyboard()->sendKeys(Facebook\WebDriver\WebDriverKeys::ARROW_RIGHT);
-    $this->waitFor(fn () => $this->find('input[name="sow_on.ink-pot"]')->getAttribute('value') === '2027-04-17' ?: null, 'the next Saturday');
+    $this->waitFor(
+        fn () => $this->find('input[name="sow_on.ink-pot"]')->getAttribute('value') === '2027-04-17' ?: null,
+        'the next Saturday',
+    );
     expect($this->text('[data-part="till-moved"]'))->toContain('sowing date, Ink Pot');
 });
 
@@ -77,7 +86,9 @@ it('shows what crowds a bench and takes a relief', function () {
     $this->click('[data-setup="blocks"]');
     $this->visit(str_replace('compare', 'calendar', $this->path()));
     $this->waitFor(fn () => str_contains($this->text('[data-part="relief"]'), 'Over-full days') ?: null, 'the over-full days');
-    $days = fn () => $this->api('/api/seasons/'.preg_replace('/\D/', '', $this->path()).'?setup=blocks')['result']['setups'][0]['crowded_days'];
+    $days = fn () => $this->api('/api/seasons/'.preg_replace('/\D/', '', $this->path()).'?setup=blocks')['result']['setups'][0][
+        'crowded_days'
+    ];
     expect($days())->toBe(46);
     $this->press('Do it', '[data-part="relief"]');
     $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'method, Long Day Amber') ?: null, 'the till to say so');
@@ -110,4 +121,6 @@ it('has no serious accessibility finding in either theme, on a desk and on a pho
     expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
     $this->otherTheme();
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
-})->with(['compare', 'calendar', 'methods'])->with([1280, 390]);
+})
+    ->with(['compare', 'calendar', 'methods'])
+    ->with([1280, 390]);

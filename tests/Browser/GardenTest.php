@@ -17,7 +17,7 @@ it('offers the next step where there is nothing yet', function () {
     $this->visit('/seasons');
     $file = tempnam(sys_get_temp_dir(), 'season').'.json';
     file_put_contents($file, Seasons::json(['crops' => [], 'setups' => []] + Seasons::small()));
-    $this->find('input[name="file"]')->setFileDetector(new Facebook\WebDriver\Remote\LocalFileDetector)->sendKeys($file);
+    $this->find('input[name="file"]')->setFileDetector(new Facebook\WebDriver\Remote\LocalFileDetector())->sendKeys($file);
     $this->waitFor(fn () => str_contains($this->text('h1'), 'No way of raising anything yet') ?: null, 'the empty season');
     $this->click('[data-add-setup]');
     $this->waitFor(function () {
@@ -30,7 +30,9 @@ it('offers the next step where there is nothing yet', function () {
         }
     }, 'the ready-made ways');
     $this->waitFor(fn () => str_contains($this->text('h1'), 'Nothing on the list yet') ?: null, 'an empty list');
-    foreach (['calendar' => 'Nothing is raised', 'methods' => 'How they are raised', 'compare' => 'Nothing to compare yet'] as $screen => $says) {
+    foreach (
+        ['calendar' => 'Nothing is raised', 'methods' => 'How they are raised', 'compare' => 'Nothing to compare yet'] as $screen => $says
+    ) {
         $this->visit(str_replace('list', $screen, $this->path()));
         $this->waitFor(fn () => str_contains($this->text('h1'), $says) ?: null, $says);
         $this->visit(str_replace($screen, 'list', $this->path()));
@@ -46,7 +48,7 @@ it('shows what is wrong with a file beside what caused it', function () {
     $season['crops'][0]['wanted'] = 0;
     $season['lights'][0]['place'] = 'rom';
     file_put_contents($file, Seasons::json($season));
-    $this->find('input[name="file"]')->setFileDetector(new Facebook\WebDriver\Remote\LocalFileDetector)->sendKeys($file);
+    $this->find('input[name="file"]')->setFileDetector(new Facebook\WebDriver\Remote\LocalFileDetector())->sendKeys($file);
     $this->waitFor(fn () => str_contains($this->text('[data-part="faults"]'), 'crops, lantern, wanted says 0') ?: null, 'the faults');
     expect($this->text('[data-part="faults"]'))->toContain('2 things are wrong')->toContain('lights, Lamp, place says "rom"');
     unlink($file);
@@ -88,7 +90,10 @@ it('keeps the garden, signs out and in, and finds everything', function () {
     $fill(['email' => $email, 'password' => 'a long enough secret']);
     $this->find('[data-part="stack-svg"]');
     $this->openList();
-    $this->waitFor(fn () => str_contains($this->text('[data-crop="copper-kettle"] [data-part="line-sow"]'), 'for 7') ?: null, 'everything again');
+    $this->waitFor(
+        fn () => str_contains($this->text('[data-crop="copper-kettle"] [data-part="line-sow"]'), 'for 7') ?: null,
+        'everything again',
+    );
     expect($this->api('/api/account')['email'])->toBe($email);
 });
 
@@ -121,4 +126,6 @@ it('has no serious accessibility finding on any other page, in both themes, on a
     $this->find('h1');
     usleep(400_000);
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
-})->with(['/seasons', '/account', '/sign-in', '/forgotten', '/cautions', '/mailbox', '/api/docs'])->with([1280, 390]);
+})
+    ->with(['/seasons', '/account', '/sign-in', '/forgotten', '/cautions', '/mailbox', '/api/docs'])
+    ->with([1280, 390]);

@@ -18,10 +18,15 @@ function inLine(object $test, string $crop, string $css): string
 it('changes a figure where it stands and shows what it did', function () {
     $till = $this->text('[data-figure="per_finished"]');
     $this->type('copper-kettle.wanted', '12');
-    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '[data-part="line-sow"]'), 'for 12') ?: null, 'the sowing for twelve');
+    $this->waitFor(
+        fn () => str_contains(inLine($this, 'copper-kettle', '[data-part="line-sow"]'), 'for 12') ?: null,
+        'the sowing for twelve',
+    );
     $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'wanted, Copper Kettle') ?: null, 'the till to say so');
-    expect($this->text('[data-figure="per_finished"]'))->not->toBe($till)
-        ->and(inLine($this, 'copper-kettle', '[data-cost]'))->toBe(coreSays($this));
+    expect($this->text('[data-figure="per_finished"]'))
+        ->not->toBe($till)
+        ->and(inLine($this, 'copper-kettle', '[data-cost]'))
+        ->toBe(coreSays($this));
 });
 
 it('is worked by the keyboard alone: arrows, typing, Enter, Escape, undo', function () {
@@ -35,8 +40,10 @@ it('is worked by the keyboard alone: arrows, typing, Enter, Escape, undo', funct
     $keys(WebDriverKeys::ARROW_RIGHT);
     $this->waitFor(fn () => $focused() === 'porch-lantern.packet_price' ?: null, 'the figure to the right');
     $keys('99', WebDriverKeys::ESCAPE);
-    expect($this->find('input[name="porch-lantern.packet_price"]')->getAttribute('value'))->toBe('4.25')
-        ->and($this->find('input[name="copper-kettle.wanted"]')->getAttribute('value'))->toBe('7');
+    expect($this->find('input[name="porch-lantern.packet_price"]')->getAttribute('value'))
+        ->toBe('4.25')
+        ->and($this->find('input[name="copper-kettle.wanted"]')->getAttribute('value'))
+        ->toBe('7');
     $this->waitFor(fn () => $this->find('[data-status]')->getAttribute('data-status') === 'saved' ?: null, 'the change to be saved');
     $keys(WebDriverKeys::CONTROL, 'z', WebDriverKeys::NULL);
     $this->waitFor(fn () => $this->find('input[name="copper-kettle.wanted"]')->getAttribute('value') === '6' ?: null, 'undo');
@@ -65,7 +72,11 @@ it('adds by two letters, and several by a typed list', function () {
     $add->sendKeys([WebDriverKeys::CONTROL, 'a']);
     $add->sendKeys('8 sweet pepper, 6 paste tomato, 2 moonfruit'.WebDriverKeys::ENTER);
     $this->find('[data-crop="sweet-pepper"]');
-    expect($this->text('[data-part="add-said"]'))->toContain('2 crops added')->toContain('Not understood: 2 moonfruit')->and($this->text('h1'))->toContain('15 crops');
+    expect($this->text('[data-part="add-said"]'))
+        ->toContain('2 crops added')
+        ->toContain('Not understood: 2 moonfruit')
+        ->and($this->text('h1'))
+        ->toContain('15 crops');
 });
 
 it('takes a list pasted from a spreadsheet', function () {
@@ -113,14 +124,24 @@ it('changes many lines at once', function () {
 it('tells a window what another has changed meanwhile, and lets it choose', function (string $choice, string $kept) {
     // Another device changes the same; this window does not know of it.
     $id = (int) preg_replace('/\D/', '', $this->path());
-    $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
+    $this->browser->executeAsyncScript(
+        'const done = arguments[arguments.length - 1]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
         fetch(`/api/seasons/${arguments[0]}`, { method: "PATCH", headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },
-        body: JSON.stringify({ changes: [{ path: ["crops", "copper-kettle", "wanted"], from: 6, to: 10 }] }) }).then(() => done());', [$id]);
+        body: JSON.stringify({ changes: [{ path: ["crops", "copper-kettle", "wanted"], from: 6, to: 10 }] }) }).then(() => done());',
+        [$id],
+    );
     $this->type('copper-kettle.wanted', '8');
-    $this->waitFor(fn () => str_contains($this->text('[data-part="conflict"]'), '10') && str_contains($this->text('[data-part="conflict"]'), '8') ?: null, 'both values');
+    $this->waitFor(
+        fn () => str_contains($this->text('[data-part="conflict"]'), '10') && str_contains($this->text('[data-part="conflict"]'), '8') ?:
+        null,
+        'both values',
+    );
     expect($this->text('[data-part="conflict"]'))->toContain('Copper Kettle, wanted');
     $this->press($choice, '.ant-modal');
-    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '[data-part="line-sow"]'), "for {$kept}") ?: null, "{$kept} to be kept");
+    $this->waitFor(
+        fn () => str_contains(inLine($this, 'copper-kettle', '[data-part="line-sow"]'), "for {$kept}") ?: null,
+        "{$kept} to be kept",
+    );
 })->with([['Use mine', '8'], ['Keep the other window’s', '10']]);
 
 it('shows a second window the first one\'s change when one comes back to it', function () {
@@ -140,7 +161,10 @@ it('keeps what is typed while the server is away, also over a reload, and sends 
     $this->server(false);
     try {
         $this->type('copper-kettle.wanted', '11');
-        $this->waitFor(fn () => str_contains($this->text('[data-status]'), 'The server is away. 1 change is kept here') ?: null, 'the strip to say so');
+        $this->waitFor(
+            fn () => str_contains($this->text('[data-status]'), 'The server is away. 1 change is kept here') ?: null,
+            'the strip to say so',
+        );
         expect($this->find('input[name="copper-kettle.wanted"]')->getAttribute('value'))->toBe('11');
         $this->server(true);
         $this->waitFor(fn () => $this->text('[data-status]') === 'everything saved' ?: null, 'it to be sent');
@@ -152,7 +176,10 @@ it('keeps what is typed while the server is away, also over a reload, and sends 
         $this->server(true);
     }
     $this->browser->navigate()->refresh();
-    $this->waitFor(fn () => str_contains(inLine($this, 'copper-kettle', '[data-part="line-sow"]'), 'for 13') ?: null, 'it to be sent after a reload');
+    $this->waitFor(
+        fn () => str_contains(inLine($this, 'copper-kettle', '[data-part="line-sow"]'), 'for 13') ?: null,
+        'it to be sent after a reload',
+    );
 });
 
 it('works 360 and 390 wide and in both themes without serious accessibility findings', function (int $width, int $height) {

@@ -19,13 +19,17 @@ it('changes the lamp\'s hours, sees the cost move on the till, and finds it agai
     $after = $this->text('[data-figure="per_finished"]');
     expect($after)->toBe(coreSays($this))->and($this->text('[data-part="till-moved"]'))->toContain('lamp hours');
     $this->browser->navigate()->refresh();
-    expect($this->text('[data-figure="per_finished"]'))->toBe($after)
-        ->and($this->find('input[name="led.hours_per_day"]')->getAttribute('value'))->toBe('4');
+    expect($this->text('[data-figure="per_finished"]'))
+        ->toBe($after)
+        ->and($this->find('input[name="led.hours_per_day"]')->getAttribute('value'))
+        ->toBe('4');
 });
 
 it('refuses what cannot be used beside its field and keeps the last good value', function () {
     $this->visit($this->seedling);
-    foreach (['25' => '24', '-3' => 'from 0', 'sixteen' => 'not a number', '' => 'cannot be empty', '1000000000' => '24'] as $typed => $says) {
+    foreach (
+        ['25' => '24', '-3' => 'from 0', 'sixteen' => 'not a number', '' => 'cannot be empty', '1000000000' => '24'] as $typed => $says
+    ) {
         $this->type('led.hours_per_day', $typed === '' ? WebDriverKeys::BACKSPACE : (string) $typed);
         expect($this->text('.edit-why'))->toContain($says)->toContain('16 stays');
         $this->find('input[name="led.hours_per_day"]')->sendKeys(WebDriverKeys::ESCAPE);
@@ -41,7 +45,10 @@ it('opens the working of an amount by keyboard, and changes a number right there
     $before = $this->text('[data-part="working-value"]');
     $this->type('seed_lots.tom-copper.packet_price', '7.90');
     $this->waitFor(fn () => $this->text('[data-part="working-value"]') !== $before ?: null, 'the working to follow');
-    expect($this->text('[data-part="working"]'))->toContain('from you')->and(coreSays($this))->toBe($this->text('[data-figure="per_finished"]'));
+    expect($this->text('[data-part="working"]'))
+        ->toContain('from you')
+        ->and(coreSays($this))
+        ->toBe($this->text('[data-figure="per_finished"]'));
 });
 
 it('works on a phone, in both themes, without serious accessibility findings', function (int $width, int $height) {

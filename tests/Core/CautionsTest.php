@@ -11,20 +11,43 @@ function cautions(array $file, int $crop = 0, int $setup = 0): array
 {
     $season = Seasons::read($file);
 
-    return array_map(fn (Caution $caution) => $caution->value, (new CautionsFor($season))->crop($season->setups[$setup], $season->crops[$crop]));
+    return array_map(
+        fn (Caution $caution) => $caution->value,
+        (new CautionsFor($season))->crop($season->setups[$setup], $season->crops[$crop]),
+    );
 }
 
 it('has a title and a text for each, and defers to those who know', function () {
     foreach (Caution::cases() as $caution) {
-        expect(strlen($caution->title()))->toBeGreaterThan(5)->and(strlen($caution->text()))->toBeGreaterThan(40)->and(strlen($caution->text()))->toBeLessThan(420);
+        expect(strlen($caution->title()))
+            ->toBeGreaterThan(5)
+            ->and(strlen($caution->text()))
+            ->toBeGreaterThan(40)
+            ->and(strlen($caution->text()))
+            ->toBeLessThan(420);
     }
-    expect(Caution::Electricity->text())->toContain('licensed electrician')->toContain('local codes')->and(Caution::Bleach->text())->toContain('1 part')->toContain('9 parts')->toContain('Never')
-        ->and(Caution::Mercury->text())->toContain('do not vacuum')->and(Caution::Selling->text())->toContain('plant-health passport');
+    expect(Caution::Electricity->text())
+        ->toContain('licensed electrician')
+        ->toContain('local codes')
+        ->and(Caution::Bleach->text())
+        ->toContain('1 part')
+        ->toContain('9 parts')
+        ->toContain('Never')
+        ->and(Caution::Mercury->text())
+        ->toContain('do not vacuum')
+        ->and(Caution::Selling->text())
+        ->toContain('plant-health passport');
 });
 
 it('warns of what a method does, and of nothing else', function () {
     $file = Seasons::small();
-    expect(cautions($file))->toContain('electricity')->toContain('fire')->toContain('bleach')->toContain('poisonous_leaves')->not->toContain('boiling_water')->not->toContain('mercury');
+    expect(cautions($file))
+        ->toContain('electricity')
+        ->toContain('fire')
+        ->toContain('bleach')
+        ->toContain('poisonous_leaves')
+        ->not->toContain('boiling_water')
+        ->not->toContain('mercury');
     $file['setups'][0]['lights'] = [];
     $file['setups'][0]['mats'] = [];
     expect(cautions($file))->not->toContain('electricity')->not->toContain('fire');
@@ -34,9 +57,16 @@ it('warns of what a method does, and of nothing else', function () {
 
 it('warns of boiling water, dust, tubes, saved plastic, hot seed and selling where they are', function () {
     $demo = Seasons::demo();
-    expect(cautions($demo, 0, 0))->toContain('boiling_water')->toContain('dust')->toContain('film')
-        ->and(cautions($demo, 0, 1))->toContain('mercury')->toContain('cutting')->toContain('kitchen')
-        ->and(cautions($demo, 0, 6))->toBe(['poisonous_leaves']);
+    expect(cautions($demo, 0, 0))
+        ->toContain('boiling_water')
+        ->toContain('dust')
+        ->toContain('film')
+        ->and(cautions($demo, 0, 1))
+        ->toContain('mercury')
+        ->toContain('cutting')
+        ->toContain('kitchen')
+        ->and(cautions($demo, 0, 6))
+        ->toBe(['poisonous_leaves']);
     $demo['crops'][0]['split'] = ['keep' => 4, 'give' => 0, 'sell' => 2];
     $demo['species'][1]['name'] = 'Hot pepper';
     expect(cautions($demo, 0, 6))->toContain('selling')->and(cautions($demo, 3, 0))->toContain('hot_seed');

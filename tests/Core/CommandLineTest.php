@@ -7,19 +7,80 @@ $small = escapeshellarg(__DIR__.'/../fixtures/one-crop.json');
 it('prints the result of a file, a set-up, or standard input', function () use ($small) {
     [$code, $out, $err] = jolly("cost {$small}");
     $result = json_decode($out, true);
-    expect($code)->toBe(0)->and($err)->toBe('')->and($result['format'])->toBe('jolly-penny/result')->and($result['setups'][0]['cost'])->toBeNear(16.292);
-    expect(jolly("cost {$small} --setup bench")[1])->toBe($out)
-        ->and(jolly('cost -', (string) file_get_contents(__DIR__.'/../fixtures/one-crop.json'))[1])->toBe($out);
+    expect($code)
+        ->toBe(0)
+        ->and($err)
+        ->toBe('')
+        ->and($result['format'])
+        ->toBe('jolly-penny/result')
+        ->and($result['setups'][0]['cost'])
+        ->toBeNear(16.292);
+    expect(jolly("cost {$small} --setup bench")[1])
+        ->toBe($out)
+        ->and(jolly('cost -', (string) file_get_contents(__DIR__.'/../fixtures/one-crop.json'))[1])
+        ->toBe($out);
 });
 
 it('has every key, in the order of the specification of the result', function () use ($small) {
     $setup = json_decode(jolly("cost {$small}")[1], true)['setups'][0];
-    expect(array_keys($setup))->toBe(['id', 'cost', 'cost_with_time', 'cash_now', 'electricity_bill', 'hours', 'finished', 'useful', 'surplus', 'per_finished',
-        'per_raised', 'p_all_enough', 'fill_cost', 'filled', 'per_wanted', 'missing', 'buy_total', 'nursery_per_plant', 'keep', 'implied_wage',
-        'crowded_days', 'heads', 'kwh', 'places', 'lights', 'shopping', 'crops', 'warnings'])
-        ->and(array_keys($setup['crops'][0]))->toBe(['id', 'method', 'grown', 'warnings', 'cold_on', 'sow_on', 'plant_out_on', 'g', 'q', 'seeds', 'sites',
-            'finished', 'p_enough', 'shortfall', 'useful', 'surplus', 'heads', 'cost', 'per_finished', 'extra_cost',
-            'buy_cost', 'verdict', 'hours', 'stages']);
+    expect(array_keys($setup))
+        ->toBe([
+            'id',
+            'cost',
+            'cost_with_time',
+            'cash_now',
+            'electricity_bill',
+            'hours',
+            'finished',
+            'useful',
+            'surplus',
+            'per_finished',
+            'per_raised',
+            'p_all_enough',
+            'fill_cost',
+            'filled',
+            'per_wanted',
+            'missing',
+            'buy_total',
+            'nursery_per_plant',
+            'keep',
+            'implied_wage',
+            'crowded_days',
+            'heads',
+            'kwh',
+            'places',
+            'lights',
+            'shopping',
+            'crops',
+            'warnings',
+        ])
+        ->and(array_keys($setup['crops'][0]))
+        ->toBe([
+            'id',
+            'method',
+            'grown',
+            'warnings',
+            'cold_on',
+            'sow_on',
+            'plant_out_on',
+            'g',
+            'q',
+            'seeds',
+            'sites',
+            'finished',
+            'p_enough',
+            'shortfall',
+            'useful',
+            'surplus',
+            'heads',
+            'cost',
+            'per_finished',
+            'extra_cost',
+            'buy_cost',
+            'verdict',
+            'hours',
+            'stages',
+        ]);
 });
 
 it('refuses with exit 2, nothing on standard output and a line a fault', function (string $arguments, string $input, string $says) {

@@ -37,12 +37,28 @@ it('holds the end row of a germination table for 2 °C more, and no farther', fu
 ]);
 
 it('gives a crop it cannot raise no figures but the verdict and the price', function () {
-    $file = changed(fn (&$f) => $f['places'][0]['temp_c'] = -10);
+    $file = changed(fn (&$f) => ($f['places'][0]['temp_c'] = -10));
     $result = Seasons::result($file);
-    expect($result->crops[0]->verdict)->toBe('buy_only')->and($result->crops[0]->buy_cost)->toBe(5.0)
-        ->and($result->crops[0]->cost)->toBeNull()->and($result->crops[0]->stages)->toBe([])
-        ->and($result->cost)->toBe(0.0)->and($result->missing)->toBe(3.0)->and($result->cash_now)->toBe(0.0)
-        ->and($result->per_finished)->toBeNull()->and($result->p_all_enough)->toBeNull()->and($result->buy_total)->toBeNull();
+    expect($result->crops[0]->verdict)
+        ->toBe('buy_only')
+        ->and($result->crops[0]->buy_cost)
+        ->toBe(5.0)
+        ->and($result->crops[0]->cost)
+        ->toBeNull()
+        ->and($result->crops[0]->stages)
+        ->toBe([])
+        ->and($result->cost)
+        ->toBe(0.0)
+        ->and($result->missing)
+        ->toBe(3.0)
+        ->and($result->cash_now)
+        ->toBe(0.0)
+        ->and($result->per_finished)
+        ->toBeNull()
+        ->and($result->p_all_enough)
+        ->toBeNull()
+        ->and($result->buy_total)
+        ->toBeNull();
 });
 
 it('fails where none comes up, at a row of 0 percent and just beside', function () {
@@ -74,7 +90,10 @@ it('does not buy a third tray for two rounded ones', function () {
 
 it('shares gear that one method needs among its crops only, once', function () {
     $file = changed(function (&$f) {
-        $f['gear'] = [['id' => 'press', 'name' => 'Press', 'price' => 30, 'life_seasons' => 15], ['id' => 'shelf', 'name' => 'Shelf', 'price' => 60, 'life_seasons' => 10]];
+        $f['gear'] = [
+            ['id' => 'press', 'name' => 'Press', 'price' => 30, 'life_seasons' => 15],
+            ['id' => 'shelf', 'name' => 'Shelf', 'price' => 60, 'life_seasons' => 10],
+        ];
         $f['methods'][] = ['id' => 'blocks', 'name' => 'Blocks', 'needs' => ['press']] + $f['methods'][0];
         $f['methods'][1]['id'] = 'blocks';
         $f['crops'][] = ['id' => 'second'] + $f['crops'][0];
@@ -84,13 +103,17 @@ it('shares gear that one method needs among its crops only, once', function () {
     });
     $crops = Seasons::result($file)->crops;
     // Both stand alike: the shelf's 6 a season in halves, the press's 2 on the second alone, also in its extra cost.
-    expect($crops[0]->heads['gear'])->toBeNear(3.0)->and($crops[1]->heads['gear'])->toBeNear(5.0)
-        ->and($crops[1]->extra_cost - $crops[0]->extra_cost)->toBeNear(2.0);
+    expect($crops[0]->heads['gear'])
+        ->toBeNear(3.0)
+        ->and($crops[1]->heads['gear'])
+        ->toBeNear(5.0)
+        ->and($crops[1]->extra_cost - $crops[0]->extra_cost)
+        ->toBeNear(2.0);
     agreed($file);
 });
 
 it('charges nothing for a pinch of own seed and puts it on no list', function () {
-    $file = changed(fn (&$f) => $f['seed_lots'][0] = ['packet_price' => 0, 'seeds_per_packet' => null] + $f['seed_lots'][0]);
+    $file = changed(fn (&$f) => ($f['seed_lots'][0] = ['packet_price' => 0, 'seeds_per_packet' => null] + $f['seed_lots'][0]));
     $result = Seasons::result($file);
     expect($result->heads['seed'])->toBe(0.0)->and(array_column($result->shopping, 'kind'))->not->toContain('seed');
     agreed($file);
@@ -115,11 +138,21 @@ it('charges nothing for what is owned, unless asked to', function () {
         $f['containers'][0]['owned_units'] = 5;
     };
     $free = Seasons::result($file = changed($own));
-    expect($free->heads['lights'])->toBe(0.0)->and($free->heads['containers'])->toBe(0.0)->and($free->cash_now)->toBeNear(3.0 + 8 + 10 + 5);
+    expect($free->heads['lights'])
+        ->toBe(0.0)
+        ->and($free->heads['containers'])
+        ->toBe(0.0)
+        ->and($free->cash_now)
+        ->toBeNear(3.0 + 8 + 10 + 5);
     agreed($file);
     $file['charge_owned'] = true;
     $charged = Seasons::result($file);
-    expect($charged->heads['lights'])->toBeNear(5.0)->and($charged->heads['containers'])->toBeNear(0.5)->and($charged->cash_now)->toBeNear($free->cash_now);
+    expect($charged->heads['lights'])
+        ->toBeNear(5.0)
+        ->and($charged->heads['containers'])
+        ->toBeNear(0.5)
+        ->and($charged->cash_now)
+        ->toBeNear($free->cash_now);
     agreed($file);
 });
 
@@ -127,24 +160,39 @@ it('switches fixtures on in order until they cover whole flats', function () {
     // 1.2 flats ask for two: the first covers one, the second switches on; the third stays off.
     $file = changed(function (&$f) {
         $f['containers'][0]['flats_per_unit'] = 1.2;
-        $f['lights'] = array_map(fn ($id) => ['id' => $id, 'flats' => 1, 'watts' => 50, 'hours_per_day' => 10] + $f['lights'][0], ['a', 'b', 'c']);
+        $f['lights'] = array_map(fn ($id) => ['id' => $id, 'flats' => 1, 'watts' => 50, 'hours_per_day' => 10] + $f['lights'][0], [
+            'a',
+            'b',
+            'c',
+        ]);
         foreach (['a', 'b', 'c'] as $i => $id) {
             $f['lights'][$i]['id'] = $id;
         }
         $f['setups'][0]['lights'] = ['c', 'a', 'b'];
     });
     $result = Seasons::result($file);
-    expect($result->kwh['light'])->toBeNear(28 * 2 * 0.5)->and(array_column($result->lights, 'id'))->toBe(['c', 'a', 'b']);
+    expect($result->kwh['light'])
+        ->toBeNear(28 * 2 * 0.5)
+        ->and(array_column($result->lights, 'id'))
+        ->toBe(['c', 'a', 'b']);
     agreed($file);
 });
 
 it('counts days over capacity, also of unlit plants', function () {
-    $crowded = changed(fn (&$f) => $f['places'][0]['flats'] = 0.05);
+    $crowded = changed(fn (&$f) => ($f['places'][0]['flats'] = 0.05));
     expect(Seasons::result($crowded)->crowded_days)->toBe(28);
-    $unlit = changed(fn (&$f) => $f['setups'][0]['lights'] = []);
+    $unlit = changed(fn (&$f) => ($f['setups'][0]['lights'] = []));
     $result = Seasons::result($unlit);
-    expect($result->crowded_days)->toBe(28)->and($result->crops[0]->warnings)->toBe(['no_light'])->and($result->heads['light_power'])->toBe(0.0)
-        ->and($result->places[0]->light_flats)->toBe(0.0)->and($result->places[0]->peak_light_flats)->toBeNear(0.1);
+    expect($result->crowded_days)
+        ->toBe(28)
+        ->and($result->crops[0]->warnings)
+        ->toBe(['no_light'])
+        ->and($result->heads['light_power'])
+        ->toBe(0.0)
+        ->and($result->places[0]->light_flats)
+        ->toBe(0.0)
+        ->and($result->places[0]->peak_light_flats)
+        ->toBeNear(0.1);
 });
 
 it('prices each moment by its own rate, past midnight and by the half hour', function () {
@@ -158,7 +206,7 @@ it('prices each moment by its own rate, past midnight and by the half hour', fun
 });
 
 it('takes the heat credit up to and including its last day, indoors where it is heated', function () {
-    $file = changed(fn (&$f) => $f['electricity']['heat_credit'] = ['fraction' => 0.5, 'price_per_kwh' => 0.08, 'until' => '2027-04-22']);
+    $file = changed(fn (&$f) => ($f['electricity']['heat_credit'] = ['fraction' => 0.5, 'price_per_kwh' => 0.08, 'until' => '2027-04-22']));
     // One day, the first: 0.6 kWh of light and 0.4 of heat.
     expect(Seasons::result($file)->heads['heat_credit'])->toBeNear(-1.0 * 0.5 * 0.08);
     $file['places'][0]['heated'] = false;
@@ -166,13 +214,22 @@ it('takes the heat credit up to and including its last day, indoors where it is 
 });
 
 it('moves waiting into the last stage indoors, and warns of lateness', function () {
-    $early = changed(fn (&$f) => $f['crops'][0]['sow_on'] = '2027-04-12');
+    $early = changed(fn (&$f) => ($f['crops'][0]['sow_on'] = '2027-04-12'));
     $crop = Seasons::result($early)->crops[0];
-    expect($crop->sow_on)->toBe('2027-04-12')->and($crop->plant_out_on)->toBe('2027-05-27')->and($crop->warnings)->toBe([])
-        ->and($crop->stages[1]->end)->toBe('2027-05-20');
-    $late = changed(fn (&$f) => $f['crops'][0]['sow_on'] = '2027-05-01');
+    expect($crop->sow_on)
+        ->toBe('2027-04-12')
+        ->and($crop->plant_out_on)
+        ->toBe('2027-05-27')
+        ->and($crop->warnings)
+        ->toBe([])
+        ->and($crop->stages[1]->end)
+        ->toBe('2027-05-20');
+    $late = changed(fn (&$f) => ($f['crops'][0]['sow_on'] = '2027-05-01'));
     $crop = Seasons::result($late)->crops[0];
-    expect($crop->plant_out_on)->toBe('2027-06-05')->and($crop->warnings)->toBe(['late']);
+    expect($crop->plant_out_on)
+        ->toBe('2027-06-05')
+        ->and($crop->warnings)
+        ->toBe(['late']);
     agreed($early);
     agreed($late);
 });
@@ -184,9 +241,9 @@ it('cools down to the thermostat and never warms by cooling', function () {
         $f['mats'][0] = ['lift_c' => -8, 'thermostat_c' => 24] + $f['mats'][0];
     });
     // At 24 °C percent is 98 - 0.4 · 14 = 92.4 of 98.
-    expect(Seasons::result($file)->crops[0]->g)->toBeNear(0.9 * 92.4 / 98);
+    expect(Seasons::result($file)->crops[0]->g)->toBeNear((0.9 * 92.4) / 98);
     $file['mats'][0]['thermostat_c'] = 35;
-    expect(Seasons::result($file)->crops[0]->g)->toBeNear(0.9 * 84 / 98);
+    expect(Seasons::result($file)->crops[0]->g)->toBeNear((0.9 * 84) / 98);
     agreed($file);
 });
 
@@ -201,24 +258,35 @@ it('reports what a fixed sowing gives, unrounded', function () {
 });
 
 it('says when the list cannot be reached', function () {
-    $file = changed(fn (&$f) => $f['methods'][0]['stages'][1]['survival'] = 0.001);
+    $file = changed(fn (&$f) => ($f['methods'][0]['stages'][1]['survival'] = 0.001));
     expect(Seasons::result($file)->crops[0]->warnings)->toBe(['cannot_reach']);
 });
 
 it('warns of a dim lamp', function () {
-    $file = changed(fn (&$f) => $f['lights'][0]['ppf_umol_s'] = 40);
+    $file = changed(fn (&$f) => ($f['lights'][0]['ppf_umol_s'] = 40));
     expect(Seasons::result($file)->warnings)->toBe([['code' => 'dim', 'crop' => null, 'detail' => 'lamp']]);
 });
 
 it('combines offers at least cost, and fewest packs where prices are equal', function () {
     $file = changed(function (&$f) {
-        $f['nursery'] = [['id' => 'one', 'name' => 'One', 'plants' => 1, 'price' => 1], ['id' => 'four', 'name' => 'Four', 'plants' => 4, 'price' => 4], ['id' => 'six', 'name' => 'Six', 'plants' => 6, 'price' => 5]];
+        $f['nursery'] = [
+            ['id' => 'one', 'name' => 'One', 'plants' => 1, 'price' => 1],
+            ['id' => 'four', 'name' => 'Four', 'plants' => 4, 'price' => 4],
+            ['id' => 'six', 'name' => 'Six', 'plants' => 6, 'price' => 5],
+        ];
         $f['crops'][0] = ['wanted' => 9, 'bought_loss' => 0.1, 'nursery' => ['one', 'four', 'six']] + $f['crops'][0];
         $f['setups'][0]['method'] = 'nursery';
     });
     // ceil(9 / 0.9) = 10 plants: a six-pack and a four-pack for 9, dearer with ten singles.
     $result = Seasons::result($file);
-    expect($result->crops[0]->buy_cost)->toBe(9.0)->and($result->cash_now)->toBe(12.0)
-        ->and(array_map(fn ($l) => [$l->id, $l->packs], $result->shopping))->toBe([['four', 1], ['six', 1], ['trip', 1]])
-        ->and($result->crops[0]->grown)->toBeFalse()->and($result->crops[0]->verdict)->toBeNull();
+    expect($result->crops[0]->buy_cost)
+        ->toBe(9.0)
+        ->and($result->cash_now)
+        ->toBe(12.0)
+        ->and(array_map(fn ($l) => [$l->id, $l->packs], $result->shopping))
+        ->toBe([['four', 1], ['six', 1], ['trip', 1]])
+        ->and($result->crops[0]->grown)
+        ->toBeFalse()
+        ->and($result->crops[0]->verdict)
+        ->toBeNull();
 });

@@ -18,7 +18,10 @@ use Tests\Seasons;
 /** @return list<array{?int, ?string, string}> */
 function pasted(string $text): array
 {
-    return array_map(fn ($line) => [$line->wanted, $line->species, $line->variety], (new PastedList($text, (new Catalogue)->species()))->lines);
+    return array_map(
+        fn ($line) => [$line->wanted, $line->species, $line->variety],
+        (new PastedList($text, (new Catalogue())->species()))->lines,
+    );
 }
 
 it('reads a list as people write it', function (string $text, array $lines) {
@@ -28,7 +31,10 @@ it('reads a list as people write it', function (string $text, array $lines) {
     'a line each, bulleted' => ["- 12 x Zinnias\n- kale\n* 20 peas", [[12, 'zinnia', ''], [null, 'kale', ''], [20, 'pea', '']]],
     'spreadsheet cells' => ["Tomato\tSunday Sauce\t8\nOnions\t\t60\n", [[8, 'tomato', 'Sunday Sauce'], [60, 'onion', '']]],
     'the number last' => ['cherry tomatoes 4', [[4, 'cherry_tomato', '']]],
-    'other names' => ['3 aubergines; 5 jalapeno peppers; 10 spring onions', [[3, 'eggplant', ''], [5, 'hot_pepper', ''], [10, 'bunching_onion', '']]],
+    'other names' => [
+        '3 aubergines; 5 jalapeno peppers; 10 spring onions',
+        [[3, 'eggplant', ''], [5, 'hot_pepper', ''], [10, 'bunching_onion', '']],
+    ],
     'a thousand' => ['1,200 lettuce', [[1200, 'lettuce', '']]],
     'what nobody knows' => ['4 moonfruit', [[4, null, 'moonfruit']]],
     'nothing' => [" \n, ;\t12,", []],
@@ -39,12 +45,17 @@ it('reads a list as people write it', function (string $text, array $lines) {
 it('adds what a list says, with seed and species, to a season that stays valid', function () {
     $draft = new SeasonDraft(SeasonDraft::object(Seasons::small()));
     $unknown = (new GrowList($draft))->addPasted("8 sweet pepper\n6 paste tomato\n24 lettuce\n3 moonfruit");
-    $season = (new SeasonReader)->readDocument($draft->document);
-    expect(array_map(fn ($line) => $line->variety, $unknown))->toBe(['moonfruit'])
-        ->and(array_map(fn ($crop) => $crop->wanted, $season->crops))->toBe([3, 8, 6, 24])
-        ->and($season->crops[3]->plantOutOffsetDays)->toBe(-28)
-        ->and(array_column($season->seedLots, 'variety'))->toContain('paste')
-        ->and(array_unique(array_column($season->crops, 'id')))->toHaveCount(4);
+    $season = (new SeasonReader())->readDocument($draft->document);
+    expect(array_map(fn ($line) => $line->variety, $unknown))
+        ->toBe(['moonfruit'])
+        ->and(array_map(fn ($crop) => $crop->wanted, $season->crops))
+        ->toBe([3, 8, 6, 24])
+        ->and($season->crops[3]->plantOutOffsetDays)
+        ->toBe(-28)
+        ->and(array_column($season->seedLots, 'variety'))
+        ->toContain('paste')
+        ->and(array_unique(array_column($season->crops, 'id')))
+        ->toHaveCount(4);
 });
 
 it('repeats a crop in rounds, raised alike', function () {
@@ -52,10 +63,14 @@ it('repeats a crop in rounds, raised alike', function () {
     $draft = new SeasonDraft(json_decode(Seasons::json($file)));
     $crop = array_column($draft->rows('crops'), null, 'id')['glasshouse-bib'];
     $ids = (new GrowList($draft))->addRounds($crop, 14, 3);
-    $season = (new SeasonReader)->readDocument($draft->document);
+    $season = (new SeasonReader())->readDocument($draft->document);
     $crops = array_column($season->crops, null, 'id');
-    expect($ids)->toHaveCount(3)->and(array_map(fn ($id) => $crops[$id]->plantOutOffsetDays, $ids))->toBe([-14, 0, 14])
-        ->and($season->setups[0]->methodFor($ids[2]))->toBe('cells-out');
+    expect($ids)
+        ->toHaveCount(3)
+        ->and(array_map(fn ($id) => $crops[$id]->plantOutOffsetDays, $ids))
+        ->toBe([-14, 0, 14])
+        ->and($season->setups[0]->methodFor($ids[2]))
+        ->toBe('cells-out');
 });
 
 it('understands how much to sow', function (string $words, ?int $sites, ?int $seeds, ?int $wanted) {
@@ -63,20 +78,31 @@ it('understands how much to sow', function (string $words, ?int $sites, ?int $se
     $said = SaidAmount::of($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
     expect([$said->sites, $said->seeds, $said->wanted])->toBe([$sites, $seeds, $wanted]);
 })->with([
-    ['nine for six', 9, null, 6], ['9 cells for 6', 9, null, 6], ['two rows', 12, null, null], ['the whole packet', null, 30, null], ['half a packet', null, 15, null],
-    ['one seed each', 6, null, null], ['40 seeds', null, 40, null], ['14 cells', 14, null, null], ['14', 14, null, null], ['a tray', 6, null, null], ['By rule', null, null, null],
+    ['nine for six', 9, null, 6],
+    ['9 cells for 6', 9, null, 6],
+    ['two rows', 12, null, null],
+    ['the whole packet', null, 30, null],
+    ['half a packet', null, 15, null],
+    ['one seed each', 6, null, null],
+    ['40 seeds', null, 40, null],
+    ['14 cells', 14, null, null],
+    ['14', 14, null, null],
+    ['a tray', 6, null, null],
+    ['By rule', null, null, null],
 ]);
 
 it('says what can be said where it does not understand', function (string $words) {
     $season = Seasons::read(Seasons::small());
     SaidAmount::of($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
-})->with(['a lot', '0 cells', '9999999 rows', '-3'])->throws(InvalidArgumentException::class);
+})
+    ->with(['a lot', '0 cells', '9999999 rows', '-3'])
+    ->throws(InvalidArgumentException::class);
 
 it('makes a season from three answers that can be costed at once', function (array $have) {
     $document = Starter::season('First', Day::parse('2027-05-10'), 0.21, 'USD', false, $have);
     $draft = new SeasonDraft($document);
     (new GrowList($draft))->addPasted('6 tomato, 8 sweet pepper, 24 lettuce, 5 basil, 20 pea');
-    $season = (new SeasonReader)->readDocument($document);
+    $season = (new SeasonReader())->readDocument($document);
     foreach ((new SeasonCosting($season))->result()['setups'] as $setup) {
         expect($setup->missing)->toBeLessThan(0.5, $setup->id)->and($setup->cost)->toBeGreaterThan(0.0);
     }
@@ -88,7 +114,7 @@ it('charges nothing for what is there already', function () {
     foreach ([[], ['led', 'mat', 'shelf', 'trays']] as $have) {
         $document = Starter::season('First', Day::parse('2027-05-10'), 0.21, 'USD', false, $have);
         (new GrowList(new SeasonDraft($document)))->addPasted('6 tomato');
-        $setups = (new SeasonCosting((new SeasonReader)->readDocument($document)))->result()['setups'];
+        $setups = (new SeasonCosting((new SeasonReader())->readDocument($document)))->result()['setups'];
         $costs[] = array_column($setups, null, 'id')['trays-led-mat']->cash_now;
     }
     expect($costs[1])->toBeLessThan($costs[0] - 100);
@@ -99,20 +125,28 @@ it('assigns crops as suits them', function () {
     $draft = new SeasonDraft($document);
     (new GrowList($draft))->addPasted('6 tomato, 6 kale, 3 pumpkin, 5 thyme, 20 carrot');
     $id = (new ReadyMade($draft))->add('trays_led_mat');
-    $setup = array_column((new SeasonReader)->readDocument($document)->setups, null, 'id')[$id];
-    expect([$setup->methodFor('tomato'), $setup->methodFor('kale'), $setup->methodFor('pumpkin'), $setup->methodFor('thyme'), $setup->methodFor('carrot')])
-        ->toBe(['cells-potted', 'cells-out', 'final-pot', 'clump', 'bed']);
+    $setup = array_column((new SeasonReader())->readDocument($document)->setups, null, 'id')[$id];
+    expect([
+        $setup->methodFor('tomato'),
+        $setup->methodFor('kale'),
+        $setup->methodFor('pumpkin'),
+        $setup->methodFor('thyme'),
+        $setup->methodFor('carrot'),
+    ])->toBe(['cells-potted', 'cells-out', 'final-pot', 'clump', 'bed']);
 });
 
 it('adds every ready-made set-up to the demo', function () {
-    foreach (array_keys((new Catalogue)->setups()) as $id) {
+    foreach (array_keys((new Catalogue())->setups()) as $id) {
         $draft = new SeasonDraft(json_decode(Seasons::json(Seasons::demo())));
         $added = (new ReadyMade($draft))->add($id);
-        $season = (new SeasonReader)->readDocument($draft->document);
+        $season = (new SeasonReader())->readDocument($draft->document);
         $setup = array_column($season->setups, null, 'id')[$added];
         $result = (new SeasonCosting($season))->setup($setup);
         // The demo has one crop that nobody sells.
-        expect($result->missing)->toBeLessThan(in_array($id, ['buy_it_all', 'bed_where_it_works', 'jugs_tender_bought'], true) ? 80.0 : 1.0, $id);
+        expect($result->missing)->toBeLessThan(
+            in_array($id, ['buy_it_all', 'bed_where_it_works', 'jugs_tender_bought'], true) ? 80.0 : 1.0,
+            $id,
+        );
     }
 });
 
@@ -123,8 +157,13 @@ it('costs the other ways of one crop as if they were chosen', function () {
     $file = Seasons::demo();
     $file['setups'][0]['overrides']['ink-pot'] = 'blocks';
     $chosen = Seasons::result($file);
-    expect($methods['blocks']->fill_cost)->toBeNear($chosen->fill_cost)
-        ->and($methods['blocks']->per_finished)->toBeNear(array_column($chosen->crops, null, 'id')['ink-pot']->per_finished);
+    expect($methods['blocks']->fill_cost)
+        ->toBeNear($chosen->fill_cost)
+        ->and($methods['blocks']->per_finished)
+        ->toBeNear(array_column($chosen->crops, null, 'id')['ink-pot']->per_finished);
     $lots = array_column((new CropChoices($season))->lots($season->setups[0], 'copper-kettle'), null, 'id');
-    expect(array_keys($lots))->toBe(['tom-copper', 'tom-sauce'])->and($lots['tom-sauce']->g)->toBeLessThan($lots['tom-copper']->g);
+    expect(array_keys($lots))
+        ->toBe(['tom-copper', 'tom-sauce'])
+        ->and($lots['tom-sauce']->g)
+        ->toBeLessThan($lots['tom-copper']->g);
 });

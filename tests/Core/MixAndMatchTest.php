@@ -30,11 +30,16 @@ function bruteForce(Season $season, Setup $base): array
     $named = $costing->setup($base);
     $options = [];
     foreach ($season->crops as $crop) {
-        $options[$crop->id] = array_unique([...array_map(fn (Setup $setup) => $setup->methodFor($crop->id), $season->setups), ...($crop->nursery === [] ? [] : ['nursery'])]);
+        $options[$crop->id] = array_unique([
+            ...array_map(fn (Setup $setup) => $setup->methodFor($crop->id), $season->setups),
+            ...$crop->nursery === [] ? [] : ['nursery'],
+        ]);
     }
     $all = [[]];
     foreach ($options as $crop => $ways) {
-        $all = array_merge(...array_map(fn (array $some) => array_map(fn (string $way) => $some + [$crop => $way], array_values($ways)), $all));
+        $all = array_merge(
+            ...array_map(fn (array $some) => array_map(fn (string $way) => $some + [$crop => $way], array_values($ways)), $all),
+        );
     }
     $methods = array_column($season->methods, null, 'id');
     $placesOf = fn (array $ids, array $rows) => array_map(fn (string $id) => array_column($rows, 'place', 'id')[$id], $ids);
@@ -45,16 +50,38 @@ function bruteForce(Season $season, Setup $base): array
             foreach (subLists($base->mats) as $mats) {
                 foreach ($grown as $method) {
                     foreach ($methods[$method]->stages as $stage) {
-                        foreach ([[$stage->light, $base->lights, $lights, $season->lights], [$stage->mat, $base->mats, $mats, $season->mats]] as [$wants, $had, $has, $rows]) {
-                            if ($wants && in_array($stage->place, $placesOf($had, $rows), true) && ! in_array($stage->place, $placesOf($has, $rows), true)) {
+                        foreach (
+                            [[$stage->light, $base->lights, $lights, $season->lights], [$stage->mat, $base->mats, $mats, $season->mats]] as [$wants, $had, $has, $rows]
+                        ) {
+                            if (
+                                $wants &&
+                                in_array($stage->place, $placesOf($had, $rows), true) &&
+                                ! in_array($stage->place, $placesOf($has, $rows), true)
+                            ) {
                                 continue 4;
                             }
                         }
                     }
                 }
-                $result = $costing->setup(new Setup('x', 'x', $base->method, $choice, $lights, $mats, $grown === [] ? [] : $base->appliances, $grown === [] ? [] : $base->gear));
-                if (array_diff(supplied($named), supplied($result)) === [] && $result->crowded_days <= $named->crowded_days
-                    && ($best === null || $result->fill_cost < $best[0] - 1e-9 || ($result->fill_cost <= $best[0] + 1e-9 && $result->hours < $best[1]))) {
+                $result = $costing->setup(
+                    new Setup(
+                        'x',
+                        'x',
+                        $base->method,
+                        $choice,
+                        $lights,
+                        $mats,
+                        $grown === [] ? [] : $base->appliances,
+                        $grown === [] ? [] : $base->gear,
+                    ),
+                );
+                if (
+                    array_diff(supplied($named), supplied($result)) === [] &&
+                    $result->crowded_days <= $named->crowded_days &&
+                    ($best === null ||
+                        $result->fill_cost < $best[0] - 1e-9 ||
+                        ($result->fill_cost <= $best[0] + 1e-9 && $result->hours < $best[1]))
+                ) {
                     $best = [$result->fill_cost, $result->hours];
                 }
             }
@@ -69,8 +96,14 @@ it('weighs set-ups by the same money, hours and crowding as the whole costing', 
         $costing = new SeasonCosting(Seasons::read((new SeasonGenerator($seed))->season()));
         foreach ($costing->season->setups as $setup) {
             [$totals, $result] = [SetupTotals::of($costing->books($setup)), $costing->setup($setup)];
-            expect($totals->fillCost)->toBeNear($result->fill_cost)->and($totals->hours)->toBeNear($result->hours)
-                ->and($totals->crowdedDays)->toBe($result->crowded_days)->and($totals->supplied)->toBe(count(supplied($result)));
+            expect($totals->fillCost)
+                ->toBeNear($result->fill_cost)
+                ->and($totals->hours)
+                ->toBeNear($result->hours)
+                ->and($totals->crowdedDays)
+                ->toBe($result->crowded_days)
+                ->and($totals->supplied)
+                ->toBe(count(supplied($result)));
         }
     }
 });
@@ -86,7 +119,10 @@ it('finds the true minimum where there are few enough choices', function () {
         $season = Seasons::read($file);
         $mix = (new MixAndMatch($season, $season->setups[0]))->setup();
         $result = (new SeasonCosting($season))->setup($mix);
-        expect($result->fill_cost)->toBeNear(bruteForce($season, $season->setups[0])[0], 1e-9)->and($mix->meta->search)->toBeFalse();
+        expect($result->fill_cost)
+            ->toBeNear(bruteForce($season, $season->setups[0])[0], 1e-9)
+            ->and($mix->meta->search)
+            ->toBeFalse();
         $weighed++;
     }
     expect($weighed)->toBe(120);
@@ -99,10 +135,20 @@ it('is never dearer than what it is built on, nor than buying everything, where 
     $matched = (new MixAndMatch($season, $base))->season();
     $mix = array_column($matched->setups, null, 'id')['mix'];
     [$result, $named] = [$costing->setup($mix), $costing->setup($base)];
-    expect($mix->meta->search)->toBeTrue()->and($result->fill_cost)->toBeLessThanOrEqual($named->fill_cost + 1e-9)
-        ->and($result->crowded_days)->toBeLessThanOrEqual($named->crowded_days)->and(array_diff(supplied($named), supplied($result)))->toBe([])
-        ->and(array_diff($mix->lights, $base->lights))->toBe([])->and($matched->setups)->toHaveCount(8)
-        ->and(Seasons::read(json_decode((new SeasonWriter)->toJson($matched), true))->setups)->toHaveCount(8);
+    expect($mix->meta->search)
+        ->toBeTrue()
+        ->and($result->fill_cost)
+        ->toBeLessThanOrEqual($named->fill_cost + 1e-9)
+        ->and($result->crowded_days)
+        ->toBeLessThanOrEqual($named->crowded_days)
+        ->and(array_diff(supplied($named), supplied($result)))
+        ->toBe([])
+        ->and(array_diff($mix->lights, $base->lights))
+        ->toBe([])
+        ->and($matched->setups)
+        ->toHaveCount(8)
+        ->and(Seasons::read(json_decode((new SeasonWriter())->toJson($matched), true))->setups)
+        ->toHaveCount(8);
 })->with(['bench', 'kit', 'jugs', 'nursery']);
 
 it('buys everything where that is cheapest, and then keeps nothing of the bench', function () {
@@ -110,14 +156,27 @@ it('buys everything where that is cheapest, and then keeps nothing of the bench'
     $file['nursery'][0]['price'] = 0.5;
     $season = Seasons::read($file);
     $mix = (new MixAndMatch($season, $season->setups[0]))->setup();
-    expect($mix->overrides)->toBe(['lantern' => 'nursery'])->and($mix->lights)->toBe([])->and($mix->mats)->toBe([]);
+    expect($mix->overrides)
+        ->toBe(['lantern' => 'nursery'])
+        ->and($mix->lights)
+        ->toBe([])
+        ->and($mix->mats)
+        ->toBe([]);
 });
 
 it('prints the season file with one more set-up', function () {
     [$code, $out] = jolly('mix - --setup bench', Seasons::json(Seasons::small()));
-    expect($code)->toBe(0)->and(array_column(json_decode($out, true)['setups'], 'id'))->toBe(['bench', 'mix']);
+    expect($code)
+        ->toBe(0)
+        ->and(array_column(json_decode($out, true)['setups'], 'id'))
+        ->toBe(['bench', 'mix']);
     [$again, $out] = jolly('mix - --setup bench', $out);
-    expect($again)->toBe(0)->and(array_column(json_decode($out, true)['setups'], 'id'))->toBe(['bench', 'mix']);
-    expect(jolly('mix - --setup bank', Seasons::json(Seasons::small()))[2])->toContain('The file has: bench')
-        ->and(jolly('mix -', Seasons::json(Seasons::small()))[0])->toBe(2);
+    expect($again)
+        ->toBe(0)
+        ->and(array_column(json_decode($out, true)['setups'], 'id'))
+        ->toBe(['bench', 'mix']);
+    expect(jolly('mix - --setup bank', Seasons::json(Seasons::small()))[2])
+        ->toContain('The file has: bench')
+        ->and(jolly('mix -', Seasons::json(Seasons::small()))[0])
+        ->toBe(2);
 });

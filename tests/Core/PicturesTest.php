@@ -28,9 +28,16 @@ it('stacks as many coins as the price has, and never many more than fifty', func
                 continue;
             }
             $coins = array_sum(array_column($stack->groups, 'coins'));
-            expect(abs($coins - ($results[$i]->per_wanted + $stack->credit) / $pictures->coin))->toBeLessThanOrEqual(0.5 + 1e-6)
-                ->and($coins)->toBeLessThanOrEqual(51)->and(count($stack->groups))->toBe(7)
-                ->and($stack->total)->toBeNear($results[$i]->per_wanted)->and($coins - $stack->credit_coins)->toBe((int) round($stack->total / $pictures->coin));
+            expect(abs($coins - ($results[$i]->per_wanted + $stack->credit) / $pictures->coin))
+                ->toBeLessThanOrEqual(0.5 + 1e-6)
+                ->and($coins)
+                ->toBeLessThanOrEqual(51)
+                ->and(count($stack->groups))
+                ->toBe(7)
+                ->and($stack->total)
+                ->toBeNear($results[$i]->per_wanted)
+                ->and($coins - $stack->credit_coins)
+                ->toBe((int) round($stack->total / $pictures->coin));
             $stacks++;
         }
     }
@@ -39,7 +46,16 @@ it('stacks as many coins as the price has, and never many more than fifty', func
 
 it('picks the smallest of 1, 2, 5, 10 … coins that keeps the tallest within fifty', function (float $price, string $currency, float $coin) {
     expect(PennyStack::coin($price, $currency))->toBe($coin);
-})->with([[0.3, 'USD', 0.01], [0.501, 'USD', 0.02], [0.96, 'USD', 0.02], [2.4, 'USD', 0.05], [5.0, 'USD', 0.1], [120.0, 'JPY', 5.0], [0.049, 'KWD', 0.001], [0.0, 'USD', 0.01]]);
+})->with([
+    [0.3, 'USD', 0.01],
+    [0.501, 'USD', 0.02],
+    [0.96, 'USD', 0.02],
+    [2.4, 'USD', 0.05],
+    [5.0, 'USD', 0.1],
+    [120.0, 'JPY', 5.0],
+    [0.049, 'KWD', 0.001],
+    [0.0, 'USD', 0.01],
+]);
 
 it('rounds parts so that they add up in any currency', function (string $currency, int $places) {
     expect(Currency::places($currency))->toBe($places);
@@ -60,15 +76,27 @@ it('gives each line the strip, the seed and the saving that the result holds', f
     $pictures = SeasonPictures::of($results, $season);
     $lines = array_map(fn (CropPicture $picture) => $picture->line, $pictures['bench']->crops);
     // Copper Kettle, of the worked example: 12 cells, 7.5 finish of 6 wanted.
-    expect($lines['copper-kettle']->strip)->toBe(['wanted' => 6, 'surplus' => 2, 'lost' => 4, 'each' => 1])
-        ->and($lines['sunday-sauce']->age)->toBe(2)->and($lines['sunday-sauce']->fresh_of_hundred)->toBe(90)->and($lines['sunday-sauce']->alive_of_hundred)->toBe(74)
-        ->and($lines['red-whistle']->saves)->toBeNull()->and($lines['red-whistle']->nursery_each)->toBeNull();
+    expect($lines['copper-kettle']->strip)
+        ->toBe(['wanted' => 6, 'surplus' => 2, 'lost' => 4, 'each' => 1])
+        ->and($lines['sunday-sauce']->age)
+        ->toBe(2)
+        ->and($lines['sunday-sauce']->fresh_of_hundred)
+        ->toBe(90)
+        ->and($lines['sunday-sauce']->alive_of_hundred)
+        ->toBe(74)
+        ->and($lines['red-whistle']->saves)
+        ->toBeNull()
+        ->and($lines['red-whistle']->nursery_each)
+        ->toBeNull();
     foreach ($results as $setup) {
         foreach ($setup->crops as $i => $crop) {
             $line = $pictures[$setup->id]->crops[$crop->id]->line;
             if ($line->strip !== null) {
                 $marks = $line->strip['wanted'] + $line->strip['surplus'] + $line->strip['lost'];
-                expect($marks)->toBeLessThanOrEqual(61)->and($marks * $line->strip['each'])->toBeGreaterThanOrEqual($crop->sites ?? 0);
+                expect($marks)
+                    ->toBeLessThanOrEqual(61)
+                    ->and($marks * $line->strip['each'])
+                    ->toBeGreaterThanOrEqual($crop->sites ?? 0);
             }
             if ($crop->verdict === 'grow' && $crop->buy_cost !== null) {
                 expect($line->saves)->toBeGreaterThanOrEqual(-1e-9);
@@ -92,8 +120,18 @@ it('advises the cheapest way that supplies the whole list', function () {
     sort($all);
     $each = Comparison::of($results, $season)->bought_each;
     // Ink Pot: five single plants at 4.75 for four wanted, one in ten lost; nobody sells Red Whistle.
-    expect($each['ink-pot'])->toBeNear(5 * 4.75 / 4)->and($each['red-whistle'])->toBeNull();
-    expect($advice->setup)->toBe($fair[0]->id)->and($advice->cost)->toBeNear($fair[0]->fill_cost)->and($advice->saves)->toBeNear($fair[0]->keep)->and($crops)->toBe($all);
+    expect($each['ink-pot'])
+        ->toBeNear((5 * 4.75) / 4)
+        ->and($each['red-whistle'])
+        ->toBeNull();
+    expect($advice->setup)
+        ->toBe($fair[0]->id)
+        ->and($advice->cost)
+        ->toBeNear($fair[0]->fill_cost)
+        ->and($advice->saves)
+        ->toBeNear($fair[0]->keep)
+        ->and($crops)
+        ->toBe($all);
 });
 
 it('prices in what a way cannot supply, where somebody sells it', function () {
@@ -101,7 +139,14 @@ it('prices in what a way cannot supply, where somebody sells it', function () {
     $file['places'][0]['temp_c'] = -10;
     $season = Seasons::read($file);
     $compared = Comparison::of((new SeasonCosting($season))->result()['setups'], $season)->setups[0];
-    expect($compared->fair)->toBeFalse()->and($compared->unsupplied)->toBe(['lantern'])->and($compared->priced_in)->toBeNear(5 / 3)->and($compared->still_missing)->toBeNear(0.0);
+    expect($compared->fair)
+        ->toBeFalse()
+        ->and($compared->unsupplied)
+        ->toBe(['lantern'])
+        ->and($compared->priced_in)
+        ->toBeNear(5 / 3)
+        ->and($compared->still_missing)
+        ->toBeNear(0.0);
 });
 
 it('takes a difference apart so that it adds up, and the other way round is its opposite', function () {
@@ -109,8 +154,12 @@ it('takes a difference apart so that it adds up, and the other way round is its 
         $season = Seasons::read((new SeasonGenerator($seed))->season());
         [$a, $b] = (new SeasonCosting($season))->result()['setups'];
         [$there, $back] = [Difference::between($a, $b, 'USD'), Difference::between($b, $a, 'USD')];
-        expect($there->total)->toBeNear($b->fill_cost - $a->fill_cost)->and($back->total)->toBeNear(-$there->total)
-            ->and(round(array_sum(array_column($there->parts, 'by')), 2))->toEqualWithDelta(round($there->total, 2), 0.0101);
+        expect($there->total)
+            ->toBeNear($b->fill_cost - $a->fill_cost)
+            ->and($back->total)
+            ->toBeNear(-$there->total)
+            ->and(round(array_sum(array_column($there->parts, 'by')), 2))
+            ->toEqualWithDelta(round($there->total, 2), 0.0101);
         $sizes = array_map(fn (array $part) => abs($part['by']), $there->parts);
         $sorted = $sizes;
         rsort($sorted);

@@ -32,12 +32,18 @@ it('adds up: heads to crops, crops to the set-up, shown parts to the shown total
                     $crops += $crop->cost;
                 }
                 if ($crop->grown) {
-                    expect($crop->useful + $crop->shortfall)->toBeNear((float) array_column($season['crops'], 'wanted', 'id')[$crop->id])
-                        ->and($crop->useful + $crop->surplus)->toBeNear($crop->finished);
+                    expect($crop->useful + $crop->shortfall)
+                        ->toBeNear((float) array_column($season['crops'], 'wanted', 'id')[$crop->id])
+                        ->and($crop->useful + $crop->surplus)
+                        ->toBeNear($crop->finished);
                 }
             }
-            expect(array_sum($setup->heads))->toBeNear($setup->cost)->and($crops)->toBeNear($setup->cost)
-                ->and(array_sum(array_column($setup->shopping, 'cost')))->toBeNear($setup->cash_now);
+            expect(array_sum($setup->heads))
+                ->toBeNear($setup->cost)
+                ->and($crops)
+                ->toBeNear($setup->cost)
+                ->and(array_sum(array_column($setup->shopping, 'cost')))
+                ->toBeNear($setup->cash_now);
         }
     }
 });
@@ -66,10 +72,18 @@ it('does not depend on the order of the crops', function () {
         $one = Seasons::result($season);
         $season['crops'] = array_reverse($season['crops']);
         $other = Seasons::result($season);
-        expect($other->cost)->toBeNear($one->cost)->and($other->cash_now)->toBeNear($one->cash_now)->and($other->crowded_days)->toBe($one->crowded_days);
+        expect($other->cost)
+            ->toBeNear($one->cost)
+            ->and($other->cash_now)
+            ->toBeNear($one->cash_now)
+            ->and($other->crowded_days)
+            ->toBe($one->crowded_days);
         $byId = array_column($other->crops, null, 'id');
         foreach ($one->crops as $crop) {
-            expect($byId[$crop->id]->cost ?? 0.0)->toBeNear($crop->cost ?? 0.0)->and($byId[$crop->id]->extra_cost ?? 0.0)->toBeNear($crop->extra_cost ?? 0.0);
+            expect($byId[$crop->id]->cost ?? 0.0)
+                ->toBeNear($crop->cost ?? 0.0)
+                ->and($byId[$crop->id]->extra_cost ?? 0.0)
+                ->toBeNear($crop->extra_cost ?? 0.0);
         }
     }
 });
@@ -77,6 +91,6 @@ it('does not depend on the order of the crops', function () {
 it('writes a season back as the same season', function () {
     foreach (generated(300, 40_000) as $season) {
         $read = Seasons::read($season);
-        expect((new SeasonReader)->read((new SeasonWriter)->toJson($read)))->toEqual($read);
+        expect((new SeasonReader())->read((new SeasonWriter())->toJson($read)))->toEqual($read);
     }
 });

@@ -21,10 +21,23 @@ function tasks(array $file, int $setup = 0): array
 it('tells the whole work of one crop in its order', function () {
     // One crop, sown 22 April, up by 30 April, hardened off from 20 May, planted out 27 May.
     $tasks = tasks(Seasons::small());
-    expect(array_map(fn ($task) => $task->date, $tasks))->toBe([
-        'lantern-soak' => '2027-04-21', 'lantern-sow' => '2027-04-22', 'lantern-drain' => '2027-04-22', 'lantern-first_look' => '2027-04-26',
-        'lantern-mat_off-0' => '2027-04-30', 'lantern-stage-1' => '2027-04-30', 'lantern-last_resow' => '2027-05-06', 'lantern-feed-1-1' => '2027-05-10', 'lantern-stage-2' => '2027-05-20', 'lantern-feed-1-2' => '2027-05-20', 'lantern-plant_out' => '2027-05-27',
-    ])->and($tasks['lantern-sow']->words)->toContain('Sow 6 seeds of Paper Lantern')->toContain('label');
+    expect(array_map(fn ($task) => $task->date, $tasks))
+        ->toBe([
+            'lantern-soak' => '2027-04-21',
+            'lantern-sow' => '2027-04-22',
+            'lantern-drain' => '2027-04-22',
+            'lantern-first_look' => '2027-04-26',
+            'lantern-mat_off-0' => '2027-04-30',
+            'lantern-stage-1' => '2027-04-30',
+            'lantern-last_resow' => '2027-05-06',
+            'lantern-feed-1-1' => '2027-05-10',
+            'lantern-stage-2' => '2027-05-20',
+            'lantern-feed-1-2' => '2027-05-20',
+            'lantern-plant_out' => '2027-05-27',
+        ])
+        ->and($tasks['lantern-sow']->words)
+        ->toContain('Sow 6 seeds of Paper Lantern')
+        ->toContain('label');
 });
 
 it('washes pots, chills seed, takes covers off as seedlings show, and goes by the sign', function () {
@@ -35,9 +48,15 @@ it('washes pots, chills seed, takes covers off as seedlings show, and goes by th
     $file['methods'][0]['stages'][0]['trayware'] = ['dome'];
     $file['methods'][0]['stages'][1]['until'] = 'two pairs of leaves';
     $tasks = tasks($file);
-    expect($tasks['lantern-chill']->date)->toBe('2027-04-12')->and($tasks['lantern-wash-0']->date)->toBe('2027-04-21')
+    expect($tasks['lantern-chill']->date)
+        ->toBe('2027-04-12')
+        ->and($tasks['lantern-wash-0']->date)
+        ->toBe('2027-04-21')
         // Up after seven days; the eighth is growing on without the cover.
-        ->and($tasks['lantern-cover_off']->date)->toBe('2027-04-29')->and($tasks['lantern-stage-2']->words)->toContain('when two pairs of leaves');
+        ->and($tasks['lantern-cover_off']->date)
+        ->toBe('2027-04-29')
+        ->and($tasks['lantern-stage-2']->words)
+        ->toContain('when two pairs of leaves');
 });
 
 it('says when to buy what is bought, and nothing else of it', function () {
@@ -89,7 +108,10 @@ it('offers only what makes room, with what it costs', function () {
         expect($relief->crowded_days)->toBeLessThan($before->crowded_days);
         if ($relief->method !== null) {
             $after = (new SeasonCosting($season))->setup($setup->raising($relief->crop, $relief->method));
-            expect($after->crowded_days)->toBe($relief->crowded_days)->and($after->fill_cost - $before->fill_cost)->toBeNear($relief->cost);
+            expect($after->crowded_days)
+                ->toBe($relief->crowded_days)
+                ->and($after->fill_cost - $before->fill_cost)
+                ->toBeNear($relief->cost);
         }
     }
 });

@@ -19,7 +19,12 @@ function byId(array $rows): array
 function sameFigures(mixed $got, mixed $expected, string $path, int &$compared): void
 {
     if (is_array($expected)) {
-        expect(is_array($got))->toBeTrue($path)->and(array_diff_key($got, $expected))->toBe([], $path)->and(array_diff_key($expected, $got))->toBe([], $path);
+        expect(is_array($got))
+            ->toBeTrue($path)
+            ->and(array_diff_key($got, $expected))
+            ->toBe([], $path)
+            ->and(array_diff_key($expected, $got))
+            ->toBe([], $path);
         foreach ($expected as $key => $value) {
             sameFigures($got[$key], $value, "{$path}.{$key}", $compared);
         }
@@ -44,8 +49,10 @@ it('gives every figure of the worked example', function () {
 it('prints rows in the order of the file and shopping by kind', function () {
     $season = Seasons::demo();
     $result = Seasons::result($season);
-    expect(array_column($result->crops, 'id'))->toBe(array_column($season['crops'], 'id'))
-        ->and(array_column($result->places, 'id'))->toBe(['bench', 'sill', 'garage']);
+    expect(array_column($result->crops, 'id'))
+        ->toBe(array_column($season['crops'], 'id'))
+        ->and(array_column($result->places, 'id'))
+        ->toBe(['bench', 'sill', 'garage']);
     $kinds = ['seed', 'supply', 'container', 'trayware', 'light', 'mat', 'appliance', 'gear', 'nursery', 'trip'];
     $order = array_map(fn ($line) => array_search($line->kind, $kinds, true), $result->shopping);
     $sorted = $order;

@@ -12,7 +12,20 @@ use JollyPenny\Core\Workings\SetupWorkings;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;
 
-const OF_SETUP = ['per_finished', 'per_wanted', 'nursery_per_plant', 'keep', 'cash_now', 'cost', 'fill_cost', 'hours', 'implied_wage', 'filled', 'p_all_enough', 'crowded_days'];
+const OF_SETUP = [
+    'per_finished',
+    'per_wanted',
+    'nursery_per_plant',
+    'keep',
+    'cash_now',
+    'cost',
+    'fill_cost',
+    'hours',
+    'implied_wage',
+    'filled',
+    'p_all_enough',
+    'crowded_days',
+];
 
 it('explains every figure of every set-up and crop with its own value', function () {
     $explained = 0;
@@ -25,7 +38,9 @@ it('explains every figure of every set-up and crop with its own value', function
             $whole = new SetupWorkings($books, $result);
             foreach (OF_SETUP as $figure) {
                 $working = $whole->of($figure);
-                $result->{$figure} === null ? expect($working->value)->toBeNull() : expect((float) $working->value)->toBeNear((float) $result->{$figure});
+                $result->{$figure} === null
+                    ? expect($working->value)->toBeNull()
+                    : expect((float) $working->value)->toBeNear((float) $result->{$figure});
             }
             foreach ($result->crops as $crop) {
                 if (! $crop->grown) {
@@ -35,7 +50,9 @@ it('explains every figure of every set-up and crop with its own value', function
                 }
                 $workings = new CropWorkings($books, $crop);
                 foreach (['g', 'seeds', 'p_enough', 'cost', 'per_finished', 'extra_cost'] as $figure) {
-                    $crop->{$figure} === null ? expect($workings->of($figure)->value)->toBeNull() : expect((float) $workings->of($figure)->value)->toBeNear((float) $crop->{$figure});
+                    $crop->{$figure} === null
+                        ? expect($workings->of($figure)->value)->toBeNull()
+                        : expect((float) $workings->of($figure)->value)->toBeNear((float) $crop->{$figure});
                 }
                 foreach (Head::cases() as $head) {
                     expect($workings->of($head->value)->value)->toBeNear($crop->heads[$head->value]);
@@ -93,6 +110,8 @@ it('says that there is no such figure', function () {
     $season = Seasons::read(Seasons::small());
     $books = (new SeasonCosting($season))->books($season->setups[0]);
     $result = SetupCosting::of($books);
-    expect(fn () => (new SetupWorkings($books, $result))->of('luck'))->toThrow(NoSuchFigure::class)
-        ->and(fn () => (new CropWorkings($books, $result->crops[0]))->of('luck'))->toThrow(NoSuchFigure::class);
+    expect(fn () => (new SetupWorkings($books, $result))->of('luck'))
+        ->toThrow(NoSuchFigure::class)
+        ->and(fn () => (new CropWorkings($books, $result->crops[0]))->of('luck'))
+        ->toThrow(NoSuchFigure::class);
 });

@@ -16,10 +16,13 @@ it('pays for durable things when they are bought, as worked by hand', function (
     $small = years(Seasons::small(), 9);
     expect(array_map(fn ($line) => $line->durable, $small->seasons))->toBe([56.0, 0.0, 0.0, 0.0, 26.0, 0.0, 30.0, 0.0, 26.0]);
     // Running: seed 0.60, mix 0.132, feed 0.01, label 0.05, power 4.00, and the plants short, bought.
-    $short = Seasons::result(Seasons::small())->crops[0]->shortfall * 5 / 3;
-    expect($small->seasons[0]->running)->toBeNear(0.6 + 0.132 + 0.01 + 0.05 + 4.0 + $short)
-        ->and($small->seasons[1]->cumulative)->toBeNear(56 + 2 * $small->seasons[0]->running)
-        ->and($small->seasons[3]->buying_cumulative)->toBeNear(4 * 8.0);
+    $short = (Seasons::result(Seasons::small())->crops[0]->shortfall * 5) / 3;
+    expect($small->seasons[0]->running)
+        ->toBeNear(0.6 + 0.132 + 0.01 + 0.05 + 4.0 + $short)
+        ->and($small->seasons[1]->cumulative)
+        ->toBeNear(56 + 2 * $small->seasons[0]->running)
+        ->and($small->seasons[3]->buying_cumulative)
+        ->toBeNear(4 * 8.0);
 });
 
 it('counts what is owned as new in the first season', function () {
@@ -57,14 +60,23 @@ it('spends durable money over a whole number of lives as the capital recovery sa
     $file = Seasons::small();
     [$file['lights'][0]['life_seasons'], $file['mats'][0]['life_seasons'], $file['containers'][0]['life_seasons']] = [2, 3, 6];
     $heads = Seasons::result($file)->heads;
-    expect(array_sum(array_map(fn ($line) => $line->durable, years($file, 6)->seasons)))->toBeNear(6 * ($heads['lights'] + $heads['mats'] + $heads['containers']));
+    expect(array_sum(array_map(fn ($line) => $line->durable, years($file, 6)->seasons)))->toBeNear(
+        6 * ($heads['lights'] + $heads['mats'] + $heads['containers']),
+    );
 });
 
 it('has nothing to compare with where nobody sells anything', function () {
     $file = Seasons::small();
     $file['crops'][0]['nursery'] = [];
     $years = years($file, 3);
-    expect($years->comparable)->toBeFalse()->and($years->payback_season)->toBeNull()->and($years->seasons[0]->buying_cumulative)->toBeNull()->and($years->buying_present_value)->toBeNull();
+    expect($years->comparable)
+        ->toBeFalse()
+        ->and($years->payback_season)
+        ->toBeNull()
+        ->and($years->seasons[0]->buying_cumulative)
+        ->toBeNull()
+        ->and($years->buying_present_value)
+        ->toBeNull();
 });
 
 it('is comparable where everything grown can be bought and nothing is missing', function () {
@@ -77,9 +89,21 @@ it('is comparable where everything grown can be bought and nothing is missing', 
 it('answers on the command line, and refuses what is no number of seasons', function () {
     $text = Seasons::json(Seasons::small());
     [$code, $out] = jolly('years - --seasons 3 --price-rise 0.02', $text);
-    expect($code)->toBe(0)->and(array_keys(json_decode($out, true)['setups'][0]))->toBe(['id', 'comparable', 'seasons', 'payback_season', 'present_value', 'buying_present_value'])
-        ->and(array_keys(json_decode($out, true)['setups'][0]['seasons'][0]))->toBe(['season', 'running', 'durable', 'cumulative', 'buying_cumulative']);
-    foreach (['years -', 'years - --seasons 0', 'years - --seasons many', 'years - --seasons 3 --price-rise high', 'years - --seasons 3 --setup bank'] as $arguments) {
+    expect($code)
+        ->toBe(0)
+        ->and(array_keys(json_decode($out, true)['setups'][0]))
+        ->toBe(['id', 'comparable', 'seasons', 'payback_season', 'present_value', 'buying_present_value'])
+        ->and(array_keys(json_decode($out, true)['setups'][0]['seasons'][0]))
+        ->toBe(['season', 'running', 'durable', 'cumulative', 'buying_cumulative']);
+    foreach (
+        [
+            'years -',
+            'years - --seasons 0',
+            'years - --seasons many',
+            'years - --seasons 3 --price-rise high',
+            'years - --seasons 3 --setup bank',
+        ] as $arguments
+    ) {
         [$code, $out, $err] = jolly($arguments, $text);
         expect($code)->toBe(2)->and($out)->toBe('')->and($err)->not->toBe('');
     }

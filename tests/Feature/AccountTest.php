@@ -23,9 +23,13 @@ it('keeps a trial garden with an e-mail and a password, and everything in it', f
     $this->get('/');
     $season = $this->getJson('/api/seasons')->json('seasons.0');
     expect($this->getJson('/api/account')->json())->toMatchArray(['trial' => true, 'email' => null]);
-    $this->postJson('/api/account', ['email' => ' Mossy@Example.org ', 'password' => SECRET])->assertOk()->assertJsonPath('email', 'mossy@example.org');
-    expect($this->getJson('/api/seasons')->json('seasons.0.id'))->toBe($season['id'])
-        ->and((string) User::query()->where('email', 'mossy@example.org')->value('password'))->toStartWith('$argon2id$');
+    $this->postJson('/api/account', ['email' => ' Mossy@Example.org ', 'password' => SECRET])
+        ->assertOk()
+        ->assertJsonPath('email', 'mossy@example.org');
+    expect($this->getJson('/api/seasons')->json('seasons.0.id'))
+        ->toBe($season['id'])
+        ->and((string) User::query()->where('email', 'mossy@example.org')->value('password'))
+        ->toStartWith('$argon2id$');
     $this->postJson('/api/account', ['email' => 'other@example.org', 'password' => SECRET])->assertStatus(409);
 });
 
@@ -44,11 +48,17 @@ it('signs in and brings along what was typed in the trial garden', function () {
     $this->get('/');
     $trial = auth()->id();
     $touched = $this->getJson('/api/seasons')->json('seasons.0.id');
-    $this->patchJson("/api/seasons/{$touched}", ['changes' => [['path' => ['name'], 'from' => 'Plot 17, spring 2027', 'to' => 'Mine']]])->assertOk();
+    $this->patchJson("/api/seasons/{$touched}", [
+        'changes' => [['path' => ['name'], 'from' => 'Plot 17, spring 2027', 'to' => 'Mine']],
+    ])->assertOk();
     $this->postJson('/api/session', ['email' => 'Mossy@example.org', 'password' => SECRET])->assertOk();
-    expect(auth()->id())->toBe($user->id)
-        ->and(array_column($this->getJson('/api/seasons')->json('seasons'), 'name'))->toContain('Mine')->toHaveCount(2)
-        ->and(User::query()->find($trial))->toBeNull();
+    expect(auth()->id())
+        ->toBe($user->id)
+        ->and(array_column($this->getJson('/api/seasons')->json('seasons'), 'name'))
+        ->toContain('Mine')
+        ->toHaveCount(2)
+        ->and(User::query()->find($trial))
+        ->toBeNull();
 });
 
 it('leaves the untouched demo behind', function () {
@@ -61,7 +71,11 @@ it('leaves the untouched demo behind', function () {
 it('says no more than that it is not right, and stops after five tries', function () {
     account();
     foreach (['mossy@example.org', 'nobody@example.org'] as $email) {
-        expect($this->postJson('/api/session', ['email' => $email, 'password' => 'wrong'])->assertStatus(422)->json('detail'))->toBe('E-mail or password is not right.');
+        expect(
+            $this->postJson('/api/session', ['email' => $email, 'password' => 'wrong'])
+                ->assertStatus(422)
+                ->json('detail'),
+        )->toBe('E-mail or password is not right.');
     }
     for ($i = 0; $i < 4; $i++) {
         $this->postJson('/api/session', ['email' => 'mossy@example.org', 'password' => 'wrong']);
@@ -94,18 +108,28 @@ it('changes e-mail and password with the present password only', function () {
     $user = account();
     $this->actingAs($user);
     $this->patchJson('/api/account', ['email' => 'fern@example.org', 'current_password' => 'wrong'])->assertStatus(422);
-    $this->patchJson('/api/account', ['email' => 'fern@example.org', 'password' => 'another long secret', 'current_password' => SECRET])->assertOk()->assertJsonPath('email', 'fern@example.org');
+    $this->patchJson('/api/account', ['email' => 'fern@example.org', 'password' => 'another long secret', 'current_password' => SECRET])
+        ->assertOk()
+        ->assertJsonPath('email', 'fern@example.org');
     expect(Hash::check('another long secret', (string) $user->refresh()->password))->toBeTrue();
 });
 
 it('gives out everything in one file', function () {
     $this->actingAs(account());
     $id = $this->getJson('/api/seasons')->json('seasons.0.id');
-    $this->patchJson("/api/seasons/{$id}", ['changes' => [['path' => ['confidence'], 'from' => 0.9, 'to' => 0.8]], 'label' => 'how sure'])->assertOk();
+    $this->patchJson("/api/seasons/{$id}", [
+        'changes' => [['path' => ['confidence'], 'from' => 0.9, 'to' => 0.8]],
+        'label' => 'how sure',
+    ])->assertOk();
     $file = json_decode((string) $this->get('/api/account/export')->assertOk()->getContent(), true);
-    expect($file['email'])->toBe('mossy@example.org')->and($file['seasons'][0]['season']['crops'])->toHaveCount(12)
-        ->and($file['seasons'][0]['history'][0])->toMatchArray(['label' => 'how sure', 'undone' => false])
-        ->and(json_encode($file))->not->toContain('argon2');
+    expect($file['email'])
+        ->toBe('mossy@example.org')
+        ->and($file['seasons'][0]['season']['crops'])
+        ->toHaveCount(12)
+        ->and($file['seasons'][0]['history'][0])
+        ->toMatchArray(['label' => 'how sure', 'undone' => false])
+        ->and(json_encode($file))
+        ->not->toContain('argon2');
 });
 
 it('deletes the account with all its data', function () {
@@ -113,7 +137,10 @@ it('deletes the account with all its data', function () {
     $this->actingAs($user);
     $this->deleteJson('/api/account', ['current_password' => 'wrong'])->assertStatus(422);
     $this->deleteJson('/api/account', ['current_password' => SECRET])->assertNoContent();
-    expect(User::query()->find($user->id))->toBeNull()->and(Season::withTrashed()->where('user_id', $user->id)->count())->toBe(0);
+    expect(User::query()->find($user->id))
+        ->toBeNull()
+        ->and(Season::withTrashed()->where('user_id', $user->id)->count())
+        ->toBe(0);
     $this->assertGuest();
 });
 
@@ -121,12 +148,21 @@ it('clears trial gardens nobody came back to, and no others', function () {
     $old = User::query()->create(['trial' => true]);
     $new = User::query()->create(['trial' => true]);
     $kept = account();
-    User::query()->whereKey([$old->id, $kept->id])->update(['last_seen_at' => now()->subDays(31)]);
+    User::query()
+        ->whereKey([$old->id, $kept->id])
+        ->update(['last_seen_at' => now()->subDays(31)]);
     $gone = DemoSeason::giveTo($new);
     $gone->delete();
-    Season::onlyTrashed()->whereKey($gone->id)->update(['deleted_at' => now()->subDays(31)]);
+    Season::onlyTrashed()
+        ->whereKey($gone->id)
+        ->update(['deleted_at' => now()->subDays(31)]);
     expect(app(Garden::class)->clear())->toBe([1, 1]);
-    expect(User::query()->find($old->id))->toBeNull()->and(User::query()->find($new->id))->not->toBeNull()->and(User::query()->find($kept->id))->not->toBeNull();
+    expect(User::query()->find($old->id))
+        ->toBeNull()
+        ->and(User::query()->find($new->id))
+        ->not->toBeNull()
+        ->and(User::query()->find($kept->id))
+        ->not->toBeNull();
 });
 
 it('asks for the token that another site cannot have', function () {

@@ -6,20 +6,37 @@ use JollyPenny\Core\Catalogue\Catalogue;
 
 it('compares all set-ups in one size of coin, with the cheapest way of each crop and the advice', function () {
     [$user, $season] = gardener();
-    $answer = $this->actingAs($user)->getJson("/api/seasons/{$season->id}/compare")->assertOk()->json();
+    $answer = $this->actingAs($user)
+        ->getJson("/api/seasons/{$season->id}/compare")
+        ->assertOk()
+        ->json();
     $comparison = $answer['comparison'];
     $results = array_column($answer['result']['setups'], null, 'id');
-    expect($answer['stacks']['coin'])->toBe(0.02)->and($comparison['advice']['setup'])->toBe('blocks')
-        ->and(array_column($comparison['setups'], 'fair', 'id'))->toMatchArray(['bench' => true, 'jugs' => false, 'nursery' => false]);
+    expect($answer['stacks']['coin'])
+        ->toBe(0.02)
+        ->and($comparison['advice']['setup'])
+        ->toBe('blocks')
+        ->and(array_column($comparison['setups'], 'fair', 'id'))
+        ->toMatchArray(['bench' => true, 'jugs' => false, 'nursery' => false]);
     foreach ($comparison['setups'] as $setup) {
         // As many coins as the price has, each of the same amount, credit taken off the top.
         $stack = $answer['stacks']['setups'][$setup['id']];
         $coins = array_sum(array_column($stack['groups'], 'coins')) - $stack['credit_coins'];
-        expect($stack['coin'])->toBe(0.02)->and(abs($coins - $results[$setup['id']]['per_wanted'] / 0.02))->toBeLessThanOrEqual(0.5 + 1e-9)
-            ->and($coins)->toBeLessThanOrEqual(50);
+        expect($stack['coin'])
+            ->toBe(0.02)
+            ->and(abs($coins - $results[$setup['id']]['per_wanted'] / 0.02))
+            ->toBeLessThanOrEqual(0.5 + 1e-9)
+            ->and($coins)
+            ->toBeLessThanOrEqual(50);
     }
     foreach ($comparison['cheapest'] as $crop => $cheapest) {
-        $cost = fn (array $result) => (fn ($line) => $line['cost'] === null ? INF : $line['cost'] + ($line['shortfall'] ?? 0) * ($line['buy_cost'] ?? 0) / array_column($this->getJson("/api/seasons/{$this->id}")->json('season.crops'), 'wanted', 'id')[$crop])(array_column($result['crops'], null, 'id')[$crop]);
+        $cost = fn (array $result) => (fn ($line) => $line['cost'] === null
+            ? INF
+            : $line['cost'] +
+                (($line['shortfall'] ?? 0) * ($line['buy_cost'] ?? 0)) /
+                    array_column($this->getJson("/api/seasons/{$this->id}")->json('season.crops'), 'wanted', 'id')[$crop])(
+                        array_column($result['crops'], null, 'id')[$crop],
+                    );
         $this->id = $season->id;
         expect($cost($results[$cheapest]))->toBe(min(array_map($cost, $results)));
     }
@@ -30,14 +47,18 @@ it('compares all set-ups in one size of coin, with the cheapest way of each crop
 it('tells what makes two set-ups differ, largest first, adding up to the penny', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);
-    $difference = $this->getJson("/api/seasons/{$season->id}/difference?from=bench&to=blocks")->assertOk()->json();
+    $difference = $this->getJson("/api/seasons/{$season->id}/difference?from=bench&to=blocks")
+        ->assertOk()
+        ->json();
     $by = array_column($difference['parts'], 'by');
-    expect(round(array_sum($by), 2))->toBe(round($difference['total'], 2))->and(array_map(abs(...), $by))->toBe((function () use ($by) {
-        $sizes = array_map(abs(...), $by);
-        rsort($sizes);
+    expect(round(array_sum($by), 2))->toBe(round($difference['total'], 2))->and(array_map(abs(...), $by))->toBe(
+        (function () use ($by) {
+            $sizes = array_map(abs(...), $by);
+            rsort($sizes);
 
-        return $sizes;
-    })());
+            return $sizes;
+        })(),
+    );
     $this->getJson("/api/seasons/{$season->id}/difference?from=bench&to=none")->assertNotFound();
 });
 
@@ -45,8 +66,16 @@ it('adds every ready-made set-up, a copy, and mix and match, and takes each back
     [$user, $season] = gardener();
     $this->actingAs($user);
     $before = $this->getJson("/api/seasons/{$season->id}")->json('season');
-    foreach ([...array_map(fn (string $id) => ['ready_made' => $id], array_keys((new Catalogue)->setups())), ['copy' => 'bench'], ['mix' => 'saved']] as $input) {
-        $answer = $this->postJson("/api/seasons/{$season->id}/setups", $input)->assertOk()->json();
+    foreach (
+        [
+            ...array_map(fn (string $id) => ['ready_made' => $id], array_keys((new Catalogue())->setups())),
+            ['copy' => 'bench'],
+            ['mix' => 'saved'],
+        ] as $input
+    ) {
+        $answer = $this->postJson("/api/seasons/{$season->id}/setups", $input)
+            ->assertOk()
+            ->json();
         expect($answer['result']['setups'][0]['id'])->toBe($answer['added']);
         expect($this->postJson("/api/seasons/{$season->id}/undo")->json('season'))->toEqual($before);
     }
@@ -55,7 +84,10 @@ it('adds every ready-made set-up, a copy, and mix and match, and takes each back
 
 it('goes over the years', function () {
     [$user, $season] = gardener();
-    $years = $this->actingAs($user)->getJson("/api/seasons/{$season->id}/years?seasons=5&price_rise=0.03")->assertOk()->json('setups');
+    $years = $this->actingAs($user)
+        ->getJson("/api/seasons/{$season->id}/years?seasons=5&price_rise=0.03")
+        ->assertOk()
+        ->json('setups');
     expect($years)->toHaveCount(7)->and($years[0]['seasons'])->toHaveCount(5);
     foreach (['seasons=0', 'seasons=11', 'seasons=3&price_rise=5'] as $query) {
         $this->getJson("/api/seasons/{$season->id}/years?{$query}")->assertStatus(422);

@@ -9,7 +9,11 @@ use JollyPenny\Core\Season\File\SeasonSchema;
 /** @return array<string, mixed> */
 function change(array $path, mixed $from, mixed $to): array
 {
-    return ['changes' => [['path' => $path, 'from' => $from, 'to' => $to]], 'label' => implode(' ', array_filter($path, is_string(...))), 'setup' => 'bench'];
+    return [
+        'changes' => [['path' => $path, 'from' => $from, 'to' => $to]],
+        'label' => implode(' ', array_filter($path, is_string(...))),
+        'setup' => 'bench',
+    ];
 }
 
 /** The season without its revision. */
@@ -26,9 +30,16 @@ it('takes back and does again whatever was changed', function (array $path, mixe
     $after = document($this, $season->id);
     expect($after)->not->toEqual($before);
     $undone = $this->postJson("/api/seasons/{$season->id}/undo?setup=bench")->assertOk();
-    expect($undone->json('season'))->toEqual($before)->and($undone->json('history.undo'))->toBeNull()->and($undone->json('history.redo'))->not->toBeNull();
-    expect($this->postJson("/api/seasons/{$season->id}/redo?setup=bench")->json('season'))->toEqual($after)
-        ->and($this->postJson("/api/seasons/{$season->id}/undo?setup=bench")->json('season'))->toEqual($before);
+    expect($undone->json('season'))
+        ->toEqual($before)
+        ->and($undone->json('history.undo'))
+        ->toBeNull()
+        ->and($undone->json('history.redo'))
+        ->not->toBeNull();
+    expect($this->postJson("/api/seasons/{$season->id}/redo?setup=bench")->json('season'))
+        ->toEqual($after)
+        ->and($this->postJson("/api/seasons/{$season->id}/undo?setup=bench")->json('season'))
+        ->toEqual($before);
 })->with([
     'a number' => [['lights', 'led', 'hours_per_day'], 16, 12],
     'a date' => [['last_frost'], '2027-05-28', '2027-05-20'],
@@ -45,7 +56,10 @@ it('takes a crop out with what a set-up said of it, and puts it back in its plac
     $row = array_column($before['crops'], null, 'id')['glasshouse-bib'];
     $this->patchJson("/api/seasons/{$season->id}", change(['crops', 'glasshouse-bib'], $row, null))->assertOk();
     $without = document($this, $season->id);
-    expect(array_column($without['crops'], 'id'))->not->toContain('glasshouse-bib')->and($without['setups'][0]['overrides'])->not->toHaveKey('glasshouse-bib');
+    expect(array_column($without['crops'], 'id'))
+        ->not->toContain('glasshouse-bib')
+        ->and($without['setups'][0]['overrides'])
+        ->not->toHaveKey('glasshouse-bib');
     expect($this->postJson("/api/seasons/{$season->id}/undo?setup=bench")->json('season'))->toEqual($before);
 });
 
@@ -56,14 +70,19 @@ it('forgets what was taken back once something else is changed', function () {
     $this->postJson("/api/seasons/{$season->id}/undo");
     $this->patchJson("/api/seasons/{$season->id}", change(['year'], 2027, 2028));
     $answer = $this->postJson("/api/seasons/{$season->id}/redo?setup=bench")->assertOk();
-    expect($answer->json('history'))->toBe(['undo' => 'year', 'redo' => null])->and($answer->json('season.confidence'))->toBe(0.9);
+    expect($answer->json('history'))
+        ->toBe(['undo' => 'year', 'redo' => null])
+        ->and($answer->json('season.confidence'))
+        ->toBe(0.9);
 });
 
 it('shows both values where two windows changed the same, and takes the choice', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);
     $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], 16, 12))->assertOk();
-    $conflict = $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], 16, 10))->assertStatus(409)->json('conflicts.0');
+    $conflict = $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], 16, 10))
+        ->assertStatus(409)
+        ->json('conflicts.0');
     expect($conflict)->toEqual(['path' => ['lights', 'led', 'hours_per_day'], 'was' => 16, 'theirs' => 12.0, 'yours' => 10]);
     $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], $conflict['theirs'], 10))->assertOk();
     // Two windows that change different things do not disturb each other.
@@ -74,45 +93,94 @@ it('adds a pasted list, says what it did not understand, and undoes all of it at
     [$user, $season] = gardener();
     $this->actingAs($user);
     $before = document($this, $season->id);
-    $answer = $this->postJson("/api/seasons/{$season->id}/crops", ['text' => "8 sweet pepper, 6 paste tomato\n3 moonfruit", 'setup' => 'bench'])->assertOk();
-    expect($answer->json('unknown'))->toBe(['3 moonfruit'])->and($answer->json('season.crops'))->toHaveCount(14)
-        ->and($answer->json('result.setups.0.crops.13.grown'))->toBeTrue();
+    $answer = $this->postJson("/api/seasons/{$season->id}/crops", [
+        'text' => "8 sweet pepper, 6 paste tomato\n3 moonfruit",
+        'setup' => 'bench',
+    ])->assertOk();
+    expect($answer->json('unknown'))
+        ->toBe(['3 moonfruit'])
+        ->and($answer->json('season.crops'))
+        ->toHaveCount(14)
+        ->and($answer->json('result.setups.0.crops.13.grown'))
+        ->toBeTrue();
     expect($this->postJson("/api/seasons/{$season->id}/undo?setup=bench")->json('season'))->toEqual($before);
 });
 
 it('says how much to sow in words, with the odds as the answer', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);
-    $state = $this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'nine for six', 'setup' => 'bench'])->assertOk()->json();
+    $state = $this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'nine for six', 'setup' => 'bench'])
+        ->assertOk()
+        ->json();
     $crop = $state['result']['setups'][0]['crops'][0];
-    expect($state['season']['crops'][0]['sow'])->toBe(['method' => 'cells-pots', 'sites' => 9])->and($crop['sites'])->toBe(9)->and($crop['p_enough'])->toBeLessThan(0.99);
-    expect($this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'lots', 'setup' => 'bench'])->assertStatus(422)->json('detail'))->toContain('nine for six');
-    expect($this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'by rule', 'setup' => 'bench'])->json('season.crops.0.sow'))->toBeNull();
+    expect($state['season']['crops'][0]['sow'])
+        ->toBe(['method' => 'cells-pots', 'sites' => 9])
+        ->and($crop['sites'])
+        ->toBe(9)
+        ->and($crop['p_enough'])
+        ->toBeLessThan(0.99);
+    expect(
+        $this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'lots', 'setup' => 'bench'])
+            ->assertStatus(422)
+            ->json('detail'),
+    )->toContain('nine for six');
+    expect(
+        $this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'by rule', 'setup' => 'bench'])->json(
+            'season.crops.0.sow',
+        ),
+    )->toBeNull();
     $this->putJson("/api/seasons/{$season->id}/crops/copper-kettle/sow", ['words' => 'nine', 'setup' => 'nursery'])->assertStatus(422);
 });
 
 it('repeats a crop in rounds', function () {
     [$user, $season] = gardener();
-    $crops = $this->actingAs($user)->postJson("/api/seasons/{$season->id}/crops/glasshouse-bib/rounds", ['every_days' => 14, 'times' => 3, 'setup' => 'bench'])->assertOk()->json('season.crops');
-    expect($crops)->toHaveCount(15)->and(array_column(array_slice($crops, -3), 'plant_out_offset_days'))->toBe([-14, 0, 14]);
+    $crops = $this->actingAs($user)
+        ->postJson("/api/seasons/{$season->id}/crops/glasshouse-bib/rounds", ['every_days' => 14, 'times' => 3, 'setup' => 'bench'])
+        ->assertOk()
+        ->json('season.crops');
+    expect($crops)
+        ->toHaveCount(15)
+        ->and(array_column(array_slice($crops, -3), 'plant_out_offset_days'))
+        ->toBe([-14, 0, 14]);
     $this->postJson("/api/seasons/{$season->id}/crops/glasshouse-bib/rounds", ['every_days' => 0, 'times' => 3])->assertStatus(422);
     $this->postJson("/api/seasons/{$season->id}/crops/nothing/rounds", ['every_days' => 7, 'times' => 3])->assertNotFound();
 });
 
 it('puts a fresh packet beside the one in the drawer', function () {
     [$user, $season] = gardener();
-    $lots = array_column($this->actingAs($user)->postJson("/api/seasons/{$season->id}/lots", ['like' => 'tom-sauce'])->assertOk()->json('season.seed_lots'), null, 'id');
+    $lots = array_column(
+        $this->actingAs($user)
+            ->postJson("/api/seasons/{$season->id}/lots", ['like' => 'tom-sauce'])
+            ->assertOk()
+            ->json('season.seed_lots'),
+        null,
+        'id',
+    );
     $old = collect($season->document->seed_lots)->firstWhere('id', 'tom-sauce');
-    expect($lots['tom-sauce-fresh'])->toMatchArray(['packed_for' => 2027, 'packets_owned' => 0, 'test' => null, 'species' => $old->species, 'variety' => $old->variety]);
+    expect($lots['tom-sauce-fresh'])->toMatchArray([
+        'packed_for' => 2027,
+        'packets_owned' => 0,
+        'test' => null,
+        'species' => $old->species,
+        'variety' => $old->variety,
+    ]);
     $this->postJson("/api/seasons/{$season->id}/lots", ['like' => 'none'])->assertNotFound();
 });
 
 it('costs the other ways of a crop, with the cautions that go with it', function () {
     [$user, $season] = gardener();
-    $choices = $this->actingAs($user)->getJson("/api/seasons/{$season->id}/setups/bench/crops/red-whistle/choices")->assertOk()->json();
-    expect(array_column($choices['methods'], 'id'))->toContain('cells-pots')->not->toContain('nursery')
-        ->and($choices['lots'])->toHaveCount(2)
-        ->and(array_column($choices['cautions'], 'id'))->toContain('electricity')->toContain('boiling_water');
+    $choices = $this->actingAs($user)
+        ->getJson("/api/seasons/{$season->id}/setups/bench/crops/red-whistle/choices")
+        ->assertOk()
+        ->json();
+    expect(array_column($choices['methods'], 'id'))
+        ->toContain('cells-pots')
+        ->not->toContain('nursery')
+        ->and($choices['lots'])
+        ->toHaveCount(2)
+        ->and(array_column($choices['cautions'], 'id'))
+        ->toContain('electricity')
+        ->toContain('boiling_water');
 });
 
 it('says of each number in a working where it came from', function () {
@@ -121,19 +189,34 @@ it('says of each number in a working where it came from', function () {
     $id = $this->postJson('/api/seasons', ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.21, 'have' => []])->json('id');
     $state = $this->postJson("/api/seasons/{$id}/crops", ['text' => '6 tomato'])->json();
     $setup = 'trays-led-mat';
-    $origins = fn (string $figure): array => array_column($this->getJson("/api/seasons/{$id}/setups/{$setup}/workings/{$figure}?crop=tomato")->assertOk()->json('terms'), 'origin', 'label');
+    $origins = fn (string $figure): array => array_column(
+        $this->getJson("/api/seasons/{$id}/setups/{$setup}/workings/{$figure}?crop=tomato")
+            ->assertOk()
+            ->json('terms'),
+        'origin',
+        'label',
+    );
     expect($origins('g')['alive when fresh'])->toBe('catalogue')->and($origins('light_power')['price of a kWh'])->toBe('you');
     $lot = $state['season']['seed_lots'][0]['id'];
-    $this->patchJson("/api/seasons/{$id}", ['changes' => [['path' => ['species', 'tomato', 'fresh_germination'], 'from' => 0.75, 'to' => 0.9],
-        ['path' => ['seed_lots', $lot, 'test'], 'from' => null, 'to' => ['sown' => 20, 'sprouted' => 17]]]])->assertOk();
+    $this->patchJson("/api/seasons/{$id}", [
+        'changes' => [
+            ['path' => ['species', 'tomato', 'fresh_germination'], 'from' => 0.75, 'to' => 0.9],
+            ['path' => ['seed_lots', $lot, 'test'], 'from' => null, 'to' => ['sown' => 20, 'sprouted' => 17]],
+        ],
+    ])->assertOk();
     expect($origins('g'))->toMatchArray(['alive when fresh' => 'you', 'your test: came up' => 'test']);
-    $source = collect($this->getJson("/api/seasons/{$id}/setups/{$setup}/workings/lights?crop=tomato")->json('terms'))->firstWhere('origin', 'catalogue')['source'];
+    $source = collect($this->getJson("/api/seasons/{$id}/setups/{$setup}/workings/lights?crop=tomato")->json('terms'))->firstWhere(
+        'origin',
+        'catalogue',
+    )['source'];
     expect($source)->toContain('memory');
 });
 
 it('takes the strange and refuses the impossible', function (array $path, mixed $from, mixed $to, int $status) {
     [$user, $season] = gardener();
-    $this->actingAs($user)->patchJson("/api/seasons/{$season->id}", change($path, $from, $to))->assertStatus($status);
+    $this->actingAs($user)
+        ->patchJson("/api/seasons/{$season->id}", change($path, $from, $to))
+        ->assertStatus($status);
 })->with([
     'wanted 0' => [['crops', 'copper-kettle', 'wanted'], 6, 0, 422],
     'a packet of no seeds' => [['seed_lots', 'egg', 'seeds_per_packet'], 20, 0, 422],
@@ -152,10 +235,21 @@ it('takes the strange and refuses the impossible', function (array $path, mixed 
 it('keeps every key of the format, with what a new row leaves to its default', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);
-    $bare = ['id' => 'lamp', 'name' => 'Lamp', 'place' => 'bench', 'watts' => 20, 'flats' => 1, 'hours_per_day' => 14, 'price' => 9, 'life_seasons' => 5];
+    $bare = [
+        'id' => 'lamp',
+        'name' => 'Lamp',
+        'place' => 'bench',
+        'watts' => 20,
+        'flats' => 1,
+        'hours_per_day' => 14,
+        'price' => 9,
+        'life_seasons' => 5,
+    ];
     $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'lamp'], null, $bare))->assertOk();
     $row = array_column(document($this, $season->id)['lights'], null, 'id')['lamp'];
-    expect($row)->toMatchArray([...$bare, 'on_at' => '06:00', 'owned' => false])->toHaveKeys(['ppf_umol_s', 'lift_c']);
+    expect($row)
+        ->toMatchArray([...$bare, 'on_at' => '06:00', 'owned' => false])
+        ->toHaveKeys(['ppf_umol_s', 'lift_c']);
 });
 
 it('holds the limit of every list also where one row is added', function () {
@@ -163,10 +257,19 @@ it('holds the limit of every list also where one row is added', function () {
     $this->actingAs($user);
     $document = $season->document;
     $most = SeasonSchema::get()->lists['setups']->maxItems;
-    $document->setups = array_map(fn (int $n) => (object) ['id' => "way-{$n}", 'name' => "Way {$n}", 'method' => 'nursery'], range(1, $most));
+    $document->setups = array_map(
+        fn (int $n) => (object) ['id' => "way-{$n}", 'name' => "Way {$n}", 'method' => 'nursery'],
+        range(1, $most),
+    );
     $full = SeasonShelf::keep($user, $document);
-    $answer = $this->patchJson("/api/seasons/{$full->id}", change(['setups', 'more'], null, ['id' => 'more', 'name' => 'More', 'method' => 'nursery']))->assertStatus(422);
-    expect($answer->json('faults.0.path'))->toBe('$.setups')->and($answer->json('detail'))->toContain("{$most} or fewer");
+    $answer = $this->patchJson(
+        "/api/seasons/{$full->id}",
+        change(['setups', 'more'], null, ['id' => 'more', 'name' => 'More', 'method' => 'nursery']),
+    )->assertStatus(422);
+    expect($answer->json('faults.0.path'))
+        ->toBe('$.setups')
+        ->and($answer->json('detail'))
+        ->toContain("{$most} or fewer");
 });
 
 it('refuses what is no edit of a season', function (array $path, mixed $to) {
@@ -178,7 +281,19 @@ it('refuses what is no edit of a season', function (array $path, mixed $to) {
     expect(document($this, $season->id))->toEqual($before);
 })->with([
     'an id' => [['lights', 'led', 'id'], 'other'],
-    'a row under another id' => [['lights', 'one'], ['id' => 'two', 'name' => 'Two', 'place' => 'bench', 'watts' => 1, 'flats' => 1, 'hours_per_day' => 1, 'price' => 1, 'life_seasons' => 1]],
+    'a row under another id' => [
+        ['lights', 'one'],
+        [
+            'id' => 'two',
+            'name' => 'Two',
+            'place' => 'bench',
+            'watts' => 1,
+            'flats' => 1,
+            'hours_per_day' => 1,
+            'price' => 1,
+            'life_seasons' => 1,
+        ],
+    ],
     'a whole list' => [['lights'], []],
     'a row by its number' => [['lights', 0, 'watts'], 10],
     'a row that is no object' => [['lights', 'led'], 'lamp'],
@@ -202,14 +317,26 @@ it('keeps what plants are for in step with how many are wanted', function () {
     $this->actingAs($user);
     $crop = fn ($answer) => array_intersect_key($answer->assertOk()->json('season.crops.0'), ['wanted' => 0, 'split' => 0]);
     $path = fn (string $key) => ['crops', 'copper-kettle', $key];
-    expect($crop($this->patchJson("/api/seasons/{$season->id}", change($path('split'), null, ['keep' => 4, 'give' => 3, 'sell' => 2]))))
-        ->toEqual(['split' => ['give' => 3, 'keep' => 4, 'sell' => 2], 'wanted' => 9]);
-    expect($crop($this->patchJson("/api/seasons/{$season->id}", change($path('wanted'), 9, 7))))->toEqual(['split' => ['give' => 3, 'keep' => 2, 'sell' => 2], 'wanted' => 7]);
+    expect(
+        $crop($this->patchJson("/api/seasons/{$season->id}", change($path('split'), null, ['keep' => 4, 'give' => 3, 'sell' => 2]))),
+    )->toEqual(['split' => ['give' => 3, 'keep' => 4, 'sell' => 2], 'wanted' => 9]);
+    expect($crop($this->patchJson("/api/seasons/{$season->id}", change($path('wanted'), 9, 7))))->toEqual([
+        'split' => ['give' => 3, 'keep' => 2, 'sell' => 2],
+        'wanted' => 7,
+    ]);
     expect($crop($this->patchJson("/api/seasons/{$season->id}", change($path('wanted'), 7, 4))))->toEqual(['split' => null, 'wanted' => 4]);
     $this->patchJson("/api/seasons/{$season->id}", change($path('split'), null, ['keep' => 4, 'give' => 3, 'sell' => 2]))->assertOk();
-    expect($crop($this->patchJson("/api/seasons/{$season->id}", change($path('split'), ['keep' => 4, 'give' => 3, 'sell' => 2], ['keep' => 4, 'give' => 0, 'sell' => 0]))))
-        ->toEqual(['split' => null, 'wanted' => 4]);
-    $this->patchJson("/api/seasons/{$season->id}", change($path('split'), null, ['keep' => -1, 'give' => 5, 'sell' => 0]))->assertStatus(422);
+    expect(
+        $crop(
+            $this->patchJson(
+                "/api/seasons/{$season->id}",
+                change($path('split'), ['keep' => 4, 'give' => 3, 'sell' => 2], ['keep' => 4, 'give' => 0, 'sell' => 0]),
+            ),
+        ),
+    )->toEqual(['split' => null, 'wanted' => 4]);
+    $this->patchJson("/api/seasons/{$season->id}", change($path('split'), null, ['keep' => -1, 'give' => 5, 'sell' => 0]))->assertStatus(
+        422,
+    );
 });
 
 it('says by how much a change moved the till', function () {
@@ -221,7 +348,13 @@ it('says by how much a change moved the till', function () {
     foreach (['per_finished', 'difference', 'keep', 'cash_now', 'kwh'] as $figure) {
         expect($answer->json("moved.till.{$figure}"))->toBeNear($after['till'][$figure] - $before['till'][$figure], 1e-9);
     }
-    expect($answer->json('moved.setup'))->toBe('bench')->and($answer->json('moved.till.per_finished'))->toBeLessThan(0.0)
+    expect($answer->json('moved.setup'))
+        ->toBe('bench')
+        ->and($answer->json('moved.till.per_finished'))
+        ->toBeLessThan(0.0)
         ->and($answer->json('moved.crops.copper-kettle.per_finished'))
-        ->toBeNear($after['crops']['copper-kettle']['till']['per_finished'] - $before['crops']['copper-kettle']['till']['per_finished'], 1e-9);
+        ->toBeNear(
+            $after['crops']['copper-kettle']['till']['per_finished'] - $before['crops']['copper-kettle']['till']['per_finished'],
+            1e-9,
+        );
 });

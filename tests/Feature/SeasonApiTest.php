@@ -23,51 +23,82 @@ function hoursOfLed(float|int $from, mixed $to): array
 
 it('answers a season with the figures the core gives for it', function () {
     [$user, $season] = gardener();
-    $answer = $this->actingAs($user)->getJson("/api/seasons/{$season->id}")->assertOk()->json();
+    $answer = $this->actingAs($user)
+        ->getJson("/api/seasons/{$season->id}")
+        ->assertOk()
+        ->json();
     $core = json_decode((string) json_encode((new SeasonCosting(Seasons::read(Seasons::demo())))->result()), true);
-    expect($answer['revision'])->toBe(1)->and($answer['season']['crops'])->toHaveCount(12)
-        ->and(array_column($answer['result']['setups'], 'id'))->toBe(array_column($core['setups'], 'id'));
+    expect($answer['revision'])
+        ->toBe(1)
+        ->and($answer['season']['crops'])
+        ->toHaveCount(12)
+        ->and(array_column($answer['result']['setups'], 'id'))
+        ->toBe(array_column($core['setups'], 'id'));
     foreach ($core['setups'] as $i => $setup) {
-        expect($answer['result']['setups'][$i]['fill_cost'])->toBeNear($setup['fill_cost'])
-            ->and($answer['result']['setups'][$i]['per_finished'] ?? 0.0)->toBeNear($setup['per_finished'] ?? 0.0);
+        expect($answer['result']['setups'][$i]['fill_cost'])
+            ->toBeNear($setup['fill_cost'])
+            ->and($answer['result']['setups'][$i]['per_finished'] ?? 0.0)
+            ->toBeNear($setup['per_finished'] ?? 0.0);
     }
 });
 
 it('saves a change and recomputes in one round trip', function () {
     [$user, $season] = gardener();
-    $before = $this->actingAs($user)->getJson("/api/seasons/{$season->id}?setup=bench")->json();
+    $before = $this->actingAs($user)
+        ->getJson("/api/seasons/{$season->id}?setup=bench")
+        ->json();
     $led = array_column($before['season']['lights'], null, 'id')['led'];
-    $answer = $this->patchJson("/api/seasons/{$season->id}", hoursOfLed($led['hours_per_day'], 10) + ['setup' => 'bench'])->assertOk()->json();
-    expect($answer['revision'])->toBe(2)->and($answer['result']['setups'])->toHaveCount(1)
-        ->and($answer['result']['setups'][0]['kwh']['light'])->toBeLessThan($before['result']['setups'][0]['kwh']['light']);
+    $answer = $this->patchJson("/api/seasons/{$season->id}", hoursOfLed($led['hours_per_day'], 10) + ['setup' => 'bench'])
+        ->assertOk()
+        ->json();
+    expect($answer['revision'])
+        ->toBe(2)
+        ->and($answer['result']['setups'])
+        ->toHaveCount(1)
+        ->and($answer['result']['setups'][0]['kwh']['light'])
+        ->toBeLessThan($before['result']['setups'][0]['kwh']['light']);
     $file = Seasons::demo();
     foreach ($file['lights'] as $i => $light) {
-        $light['id'] === 'led' && $file['lights'][$i]['hours_per_day'] = 10;
+        $light['id'] === 'led' && ($file['lights'][$i]['hours_per_day'] = 10);
     }
     $core = Seasons::result($file, (int) array_search('bench', array_column($file['setups'], 'id'), true));
-    expect($answer['result']['setups'][0]['cost'])->toBeNear($core->cost)
-        ->and($this->getJson("/api/seasons/{$season->id}")->json('revision'))->toBe(2);
+    expect($answer['result']['setups'][0]['cost'])
+        ->toBeNear($core->cost)
+        ->and($this->getJson("/api/seasons/{$season->id}")->json('revision'))
+        ->toBe(2);
 });
 
 it('keeps the last good value where a change cannot be used, and says what to do', function (mixed $to, string $says) {
     [$user, $season] = gardener();
-    $answer = $this->actingAs($user)->patchJson("/api/seasons/{$season->id}", hoursOfLed(16.0, $to))->assertStatus(422);
-    expect($answer->headers->get('Content-Type'))->toContain('application/problem+json')
-        ->and($answer->json('faults.0.path'))->toContain('hours_per_day')
-        ->and($answer->json('detail'))->toContain($says)
-        ->and($this->getJson("/api/seasons/{$season->id}")->json('revision'))->toBe(1);
+    $answer = $this->actingAs($user)
+        ->patchJson("/api/seasons/{$season->id}", hoursOfLed(16.0, $to))
+        ->assertStatus(422);
+    expect($answer->headers->get('Content-Type'))
+        ->toContain('application/problem+json')
+        ->and($answer->json('faults.0.path'))
+        ->toContain('hours_per_day')
+        ->and($answer->json('detail'))
+        ->toContain($says)
+        ->and($this->getJson("/api/seasons/{$season->id}")->json('revision'))
+        ->toBe(1);
 })->with([[25, '24'], [-1, '0'], ['ten', 'number'], [1e9, '24']]);
 
 it('never overwrites silently what another window changed', function () {
     [$user, $season] = gardener();
-    $this->actingAs($user)->patchJson("/api/seasons/{$season->id}", hoursOfLed(16.0, 12))->assertOk();
-    $this->patchJson("/api/seasons/{$season->id}", hoursOfLed(16.0, 10))->assertStatus(409)->assertJsonPath('revision', 2);
+    $this->actingAs($user)
+        ->patchJson("/api/seasons/{$season->id}", hoursOfLed(16.0, 12))
+        ->assertOk();
+    $this->patchJson("/api/seasons/{$season->id}", hoursOfLed(16.0, 10))
+        ->assertStatus(409)
+        ->assertJsonPath('revision', 2);
 });
 
 it('hides one person\'s season from any other, on every route', function () {
     [, $season] = gardener();
     $other = User::query()->create(['trial' => true]);
-    $this->actingAs($other)->getJson("/api/seasons/{$season->id}")->assertNotFound();
+    $this->actingAs($other)
+        ->getJson("/api/seasons/{$season->id}")
+        ->assertNotFound();
     $this->patchJson("/api/seasons/{$season->id}", hoursOfLed(16.0, 12))->assertNotFound();
     $this->getJson("/api/seasons/{$season->id}/setups/bench/workings/cost")->assertNotFound();
     expect($this->getJson('/api/seasons')->json('seasons'))->toBe([]);
@@ -75,11 +106,23 @@ it('hides one person\'s season from any other, on every route', function () {
 
 it('answers problems as problem details, never a trace', function () {
     [$user, $season] = gardener();
-    $this->getJson("/api/seasons/{$season->id}")->assertStatus(401)->assertHeader('Content-Type', 'application/problem+json');
+    $this->getJson("/api/seasons/{$season->id}")
+        ->assertStatus(401)
+        ->assertHeader('Content-Type', 'application/problem+json');
     $this->actingAs($user);
-    foreach (["/api/seasons/{$season->id}?setup=none", "/api/seasons/{$season->id}/setups/bench/workings/none", '/api/seasons/999999', '/api/nothing'] as $url) {
+    foreach (
+        [
+            "/api/seasons/{$season->id}?setup=none",
+            "/api/seasons/{$season->id}/setups/bench/workings/none",
+            '/api/seasons/999999',
+            '/api/nothing',
+        ] as $url
+    ) {
         $problem = $this->getJson($url)->assertNotFound()->json();
-        expect($problem)->toHaveKeys(['type', 'title', 'status', 'detail'])->and(json_encode($problem))->not->toContain('.php');
+        expect($problem)
+            ->toHaveKeys(['type', 'title', 'status', 'detail'])
+            ->and(json_encode($problem))
+            ->not->toContain('.php');
     }
     $this->patchJson("/api/seasons/{$season->id}", ['changes' => []])->assertStatus(422);
     $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['nothing', 'here', 'x'], 'to' => 1]]])->assertStatus(422);
@@ -87,20 +130,50 @@ it('answers problems as problem details, never a trace', function () {
 
 it('explains every figure a screen shows', function () {
     [$user, $season] = gardener();
-    $state = $this->actingAs($user)->getJson("/api/seasons/{$season->id}?setup=bench")->json();
-    foreach (['per_finished', 'per_wanted', 'nursery_per_plant', 'keep', 'cash_now', 'kwh', 'cost', 'fill_cost', 'hours', 'implied_wage', 'filled', 'p_all_enough', 'crowded_days', ...array_keys(array_filter($state['result']['setups'][0]['heads']))] as $figure) {
-        $working = $this->getJson("/api/seasons/{$season->id}/setups/bench/workings/{$figure}")->assertOk()->json();
+    $state = $this->actingAs($user)
+        ->getJson("/api/seasons/{$season->id}?setup=bench")
+        ->json();
+    foreach (
+        [
+            'per_finished',
+            'per_wanted',
+            'nursery_per_plant',
+            'keep',
+            'cash_now',
+            'kwh',
+            'cost',
+            'fill_cost',
+            'hours',
+            'implied_wage',
+            'filled',
+            'p_all_enough',
+            'crowded_days',
+            ...array_keys(array_filter($state['result']['setups'][0]['heads'])),
+        ] as $figure
+    ) {
+        $working = $this->getJson("/api/seasons/{$season->id}/setups/bench/workings/{$figure}")
+            ->assertOk()
+            ->json();
         expect($working['rule'])->not->toBe('')->and($working['terms'])->not->toBe([], $figure);
-        $shown = $state['result']['setups'][0][$figure] ?? $state['result']['setups'][0]['heads'][$figure] ?? null;
+        $shown = $state['result']['setups'][0][$figure] ?? ($state['result']['setups'][0]['heads'][$figure] ?? null);
         is_numeric($shown) && expect((float) $working['value'])->toBeNear((float) $shown);
     }
     $crop = $state['result']['setups'][0]['crops'][0];
-    foreach (['g', 'seeds', 'p_enough', 'buy_cost', 'cost', 'per_finished', 'extra_cost', ...array_keys(array_filter($crop['heads']))] as $figure) {
-        $working = $this->getJson("/api/seasons/{$season->id}/setups/bench/workings/{$figure}?crop={$crop['id']}")->assertOk()->json();
-        expect($working['value'])->toBeNear($crop[$figure] ?? $crop['heads'][$figure], 1e-9)->and($working['terms'])->not->toBe([]);
+    foreach (
+        ['g', 'seeds', 'p_enough', 'buy_cost', 'cost', 'per_finished', 'extra_cost', ...array_keys(array_filter($crop['heads']))] as $figure
+    ) {
+        $working = $this->getJson("/api/seasons/{$season->id}/setups/bench/workings/{$figure}?crop={$crop['id']}")
+            ->assertOk()
+            ->json();
+        expect($working['value'])
+            ->toBeNear($crop[$figure] ?? $crop['heads'][$figure], 1e-9)
+            ->and($working['terms'])
+            ->not->toBe([]);
     }
     foreach ($state['result']['setups'][0]['crops'] as $crop) {
-        $line = $state['pictures']['bench']['crops'][$crop['id']]['line'] + ['keep' => $state['pictures']['bench']['crops'][$crop['id']]['till']['keep']];
+        $line = $state['pictures']['bench']['crops'][$crop['id']]['line'] + [
+            'keep' => $state['pictures']['bench']['crops'][$crop['id']]['till']['keep'],
+        ];
         foreach (['nursery_each', 'keep', 'saves'] as $figure) {
             $answer = $this->getJson("/api/seasons/{$season->id}/setups/bench/workings/{$figure}?crop={$crop['id']}");
             $line[$figure] === null ? $answer->assertNotFound() : expect($answer->json('value'))->toBeNear($line[$figure]);

@@ -9,8 +9,14 @@ use Tests\Seasons;
 it('makes seasons from the demo, from a file and from three answers', function () {
     [$user] = gardener();
     $this->actingAs($user);
-    foreach ([['from' => 'demo'], ['from' => 'demo', 'demo' => 'gullsend'], ['from' => 'file', 'text' => Seasons::json(Seasons::small())],
-        ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.21, 'have' => ['led', 'saved_pots']]] as $input) {
+    foreach (
+        [
+            ['from' => 'demo'],
+            ['from' => 'demo', 'demo' => 'gullsend'],
+            ['from' => 'file', 'text' => Seasons::json(Seasons::small())],
+            ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.21, 'have' => ['led', 'saved_pots']],
+        ] as $input
+    ) {
         $id = $this->postJson('/api/seasons', $input)->assertStatus(201)->json('id');
         $this->getJson("/api/seasons/{$id}")->assertOk();
     }
@@ -19,23 +25,35 @@ it('makes seasons from the demo, from a file and from three answers', function (
 
 it('says every fault of a file, and makes nothing of it', function (string $text, string $path) {
     [$user] = gardener();
-    $answer = $this->actingAs($user)->postJson('/api/seasons', ['from' => 'file', 'text' => $text])->assertStatus(422);
-    expect(array_column($answer->json('faults'), 'path'))->toContain($path)->and($this->getJson('/api/seasons')->json('seasons'))->toHaveCount(1);
+    $answer = $this->actingAs($user)
+        ->postJson('/api/seasons', ['from' => 'file', 'text' => $text])
+        ->assertStatus(422);
+    expect(array_column($answer->json('faults'), 'path'))
+        ->toContain($path)
+        ->and($this->getJson('/api/seasons')->json('seasons'))
+        ->toHaveCount(1);
 })->with([
     'no JSON' => ['{"format"', '$'],
-    'two faults' => [fn () => Seasons::json(['confidence' => 3, 'crops' => [['wanted' => 0] + Seasons::small()['crops'][0]]] + Seasons::small()), '$.crops[0].wanted'],
+    'two faults' => [
+        fn () => Seasons::json(['confidence' => 3, 'crops' => [['wanted' => 0] + Seasons::small()['crops'][0]]] + Seasons::small()),
+        '$.crops[0].wanted',
+    ],
     'empty' => ['', 'text'],
 ]);
 
 it('refuses answers that cannot be', function (array $input) {
     [$user] = gardener();
-    $this->actingAs($user)->postJson('/api/seasons', $input + ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.2])->assertStatus(422);
+    $this->actingAs($user)
+        ->postJson('/api/seasons', $input + ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.2])
+        ->assertStatus(422);
 })->with([[['last_frost' => '2027-02-30']], [['rate' => -1]], [['rate' => 'cheap']], [['have' => ['rocket']]], [['from' => 'nowhere']]]);
 
 it('copies, puts away, deletes and has back', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);
-    $copy = $this->postJson("/api/seasons/{$season->id}/copy")->assertStatus(201)->json('id');
+    $copy = $this->postJson("/api/seasons/{$season->id}/copy")
+        ->assertStatus(201)
+        ->json('id');
     expect($this->getJson("/api/seasons/{$copy}")->json('season.name'))->toBe('Plot 17, spring 2027, copy');
     $this->putJson("/api/seasons/{$copy}/archived", ['archived' => true])->assertNoContent();
     expect($this->getJson('/api/seasons')->json('seasons.1.archived'))->toBeTrue();
@@ -47,9 +65,13 @@ it('copies, puts away, deletes and has back', function () {
 
 it('gives a season out as a file that is the same season', function () {
     [$user, $season] = gardener();
-    $file = $this->actingAs($user)->get("/api/seasons/{$season->id}/file")->assertOk();
-    expect($file->headers->get('Content-Disposition'))->toContain('plot-17-spring-2027.json')
-        ->and(Seasons::read(json_decode((string) $file->getContent(), true)))->toEqual(Seasons::read(Seasons::demo()));
+    $file = $this->actingAs($user)
+        ->get("/api/seasons/{$season->id}/file")
+        ->assertOk();
+    expect($file->headers->get('Content-Disposition'))
+        ->toContain('plot-17-spring-2027.json')
+        ->and(Seasons::read(json_decode((string) $file->getContent(), true)))
+        ->toEqual(Seasons::read(Seasons::demo()));
 });
 
 it('hides everything of one person from any other', function (string $verb, string $path, array $input) {
@@ -58,15 +80,40 @@ it('hides everything of one person from any other', function (string $verb, stri
     $this->json($verb, "/api/seasons/{$season->id}{$path}", $input)->assertNotFound();
     expect(Season::query()->find($season->id)?->revision)->toBe(1);
 })->with([
-    ['GET', '', []], ['PATCH', '', ['changes' => [['path' => ['name'], 'from' => 'a', 'to' => 'b']]]], ['DELETE', '', []], ['POST', '/restore', []], ['POST', '/copy', []],
-    ['PUT', '/archived', ['archived' => true]], ['GET', '/file', []], ['POST', '/undo', []], ['POST', '/redo', []], ['POST', '/crops', ['text' => '3 kale']],
-    ['POST', '/lots', ['like' => 'egg']], ['POST', '/crops/copper-kettle/rounds', ['every_days' => 7, 'times' => 2]], ['PUT', '/crops/copper-kettle/sow', ['words' => 'nine for six', 'setup' => 'bench']],
-    ['GET', '/setups/bench/crops/copper-kettle/choices', []], ['GET', '/setups/bench/workings/cost', []], ['GET', '/compare', []], ['POST', '/methods', ['school' => 'bed']], ['PUT', '/methods/blocks/survival', ['preset' => 'usual']], ['GET', '/setups/bench/methods/blocks/growth', []], ['GET', '/difference?from=bench&to=kit', []],
-    ['PUT', '/setups/bench/crops/copper-kettle/bar', ['by' => 1]], ['GET', '/years?seasons=3', []], ['POST', '/setups', ['ready_made' => 'buy_it_all']], ['GET', '/setups/bench/calendar', []], ['GET', '/setups/bench/calendar.ics', []], ['PUT', '/setups/bench/feed', []], ['DELETE', '/setups/bench/feed', []],
+    ['GET', '', []],
+    ['PATCH', '', ['changes' => [['path' => ['name'], 'from' => 'a', 'to' => 'b']]]],
+    ['DELETE', '', []],
+    ['POST', '/restore', []],
+    ['POST', '/copy', []],
+    ['PUT', '/archived', ['archived' => true]],
+    ['GET', '/file', []],
+    ['POST', '/undo', []],
+    ['POST', '/redo', []],
+    ['POST', '/crops', ['text' => '3 kale']],
+    ['POST', '/lots', ['like' => 'egg']],
+    ['POST', '/crops/copper-kettle/rounds', ['every_days' => 7, 'times' => 2]],
+    ['PUT', '/crops/copper-kettle/sow', ['words' => 'nine for six', 'setup' => 'bench']],
+    ['GET', '/setups/bench/crops/copper-kettle/choices', []],
+    ['GET', '/setups/bench/workings/cost', []],
+    ['GET', '/compare', []],
+    ['POST', '/methods', ['school' => 'bed']],
+    ['PUT', '/methods/blocks/survival', ['preset' => 'usual']],
+    ['GET', '/setups/bench/methods/blocks/growth', []],
+    ['GET', '/difference?from=bench&to=kit', []],
+    ['PUT', '/setups/bench/crops/copper-kettle/bar', ['by' => 1]],
+    ['GET', '/years?seasons=3', []],
+    ['POST', '/setups', ['ready_made' => 'buy_it_all']],
+    ['GET', '/setups/bench/calendar', []],
+    ['GET', '/setups/bench/calendar.ics', []],
+    ['PUT', '/setups/bench/feed', []],
+    ['DELETE', '/setups/bench/feed', []],
 ]);
 
 it('has a test of another person\'s 404 for every route of a season', function () {
     $tested = 27;
-    $routes = array_filter(iterator_to_array(app('router')->getRoutes()), fn ($route) => str_starts_with($route->uri(), 'api/seasons/{season}'));
+    $routes = array_filter(
+        iterator_to_array(app('router')->getRoutes()),
+        fn ($route) => str_starts_with($route->uri(), 'api/seasons/{season}'),
+    );
     expect(count($routes))->toBe($tested);
 });

@@ -10,10 +10,48 @@ use JollyPenny\Core\Season\File\SeasonReader;
 /** Where the fast core and the plain oracle differ by more than 1e-9. */
 final class Agreement
 {
-    private const SETUP = ['cost', 'cost_with_time', 'cash_now', 'hours', 'finished', 'useful', 'surplus', 'per_finished', 'per_raised', 'p_all_enough',
-        'fill_cost', 'filled', 'per_wanted', 'missing', 'buy_total', 'nursery_per_plant', 'keep', 'implied_wage', 'crowded_days', 'kwh'];
+    private const SETUP = [
+        'cost',
+        'cost_with_time',
+        'cash_now',
+        'hours',
+        'finished',
+        'useful',
+        'surplus',
+        'per_finished',
+        'per_raised',
+        'p_all_enough',
+        'fill_cost',
+        'filled',
+        'per_wanted',
+        'missing',
+        'buy_total',
+        'nursery_per_plant',
+        'keep',
+        'implied_wage',
+        'crowded_days',
+        'kwh',
+    ];
 
-    private const CROP = ['grown', 'g', 'q', 'seeds', 'sites', 'finished', 'p_enough', 'shortfall', 'useful', 'surplus', 'cost', 'extra_cost', 'buy_cost', 'verdict', 'hours', 'warnings', 'heads'];
+    private const CROP = [
+        'grown',
+        'g',
+        'q',
+        'seeds',
+        'sites',
+        'finished',
+        'p_enough',
+        'shortfall',
+        'useful',
+        'surplus',
+        'cost',
+        'extra_cost',
+        'buy_cost',
+        'verdict',
+        'hours',
+        'warnings',
+        'heads',
+    ];
 
     /**
      * @param  array<string, mixed>  $season
@@ -25,7 +63,10 @@ final class Agreement
         foreach ($document->setups as $setup) {
             $setup->overrides = (object) ($setup->overrides ?? []);
         }
-        $result = json_decode((string) json_encode((new SeasonCosting((new SeasonReader)->readDocument($document)))->result(), JSON_PRESERVE_ZERO_FRACTION), true);
+        $result = json_decode(
+            (string) json_encode((new SeasonCosting((new SeasonReader())->readDocument($document)))->result(), JSON_PRESERVE_ZERO_FRACTION),
+            true,
+        );
         $oracle = new PlainCosting($season);
         $differences = [];
         foreach ($result['setups'] as $fast) {
@@ -38,7 +79,11 @@ final class Agreement
                 foreach (self::CROP as $key) {
                     if (array_key_exists($key, $other) && ($key !== 'heads' || $crop['grown'])) {
                         // A verdict may fall either way where two prices are equal to the last place.
-                        $tie = $key === 'verdict' && $crop['extra_cost'] !== null && $crop['buy_cost'] !== null && min(abs($crop['extra_cost'] - $crop['buy_cost']), abs($crop['cost'] - $crop['buy_cost'])) < 1e-6;
+                        $tie =
+                            $key === 'verdict' &&
+                            $crop['extra_cost'] !== null &&
+                            $crop['buy_cost'] !== null &&
+                            min(abs($crop['extra_cost'] - $crop['buy_cost']), abs($crop['cost'] - $crop['buy_cost'])) < 1e-6;
                         $tie ?: self::compare("{$fast['id']}.{$crop['id']}.{$key}", $crop[$key], $other[$key], $differences);
                     }
                 }

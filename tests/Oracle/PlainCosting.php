@@ -20,9 +20,33 @@ final class PlainCosting
     /** @param  array<string, mixed>  $season  decoded file */
     public function __construct(array $season)
     {
-        $this->s = $season + ['confidence' => 0.9, 'hourly_value' => 0, 'discount_rate' => 0, 'charge_owned' => false,
-            'mix_overage' => 0.1, 'nursery_trip_cost' => 0, 'feed' => null, 'first_frost' => null];
-        foreach (['places', 'supplies', 'mixes', 'containers', 'trayware', 'lights', 'mats', 'appliances', 'gear', 'species', 'seed_lots', 'methods', 'nursery'] as $list) {
+        $this->s = $season + [
+            'confidence' => 0.9,
+            'hourly_value' => 0,
+            'discount_rate' => 0,
+            'charge_owned' => false,
+            'mix_overage' => 0.1,
+            'nursery_trip_cost' => 0,
+            'feed' => null,
+            'first_frost' => null,
+        ];
+        foreach (
+            [
+                'places',
+                'supplies',
+                'mixes',
+                'containers',
+                'trayware',
+                'lights',
+                'mats',
+                'appliances',
+                'gear',
+                'species',
+                'seed_lots',
+                'methods',
+                'nursery',
+            ] as $list
+        ) {
             $this->s[$list] ??= [];
         }
     }
@@ -36,7 +60,7 @@ final class PlainCosting
             if ($figures['grown']) {
                 $rest = $this->simulate($setup, array_values(array_filter($this->s['crops'], fn ($c) => $c['id'] !== (string) $crop)));
                 $whole['crops'][$crop]['extra_cost'] = $whole['cost'] - $rest['cost'];
-                $short = $figures['shortfall'] * ($figures['buy_cost'] ?? 0) / $figures['wanted'];
+                $short = ($figures['shortfall'] * ($figures['buy_cost'] ?? 0)) / $figures['wanted'];
                 $extra = $whole['crops'][$crop]['extra_cost'] + $short;
                 $whole['crops'][$crop]['verdict'] = match (true) {
                     $figures['buy_cost'] === null => 'grow_only',
@@ -59,20 +83,42 @@ final class PlainCosting
             $buy = $this->cheapest($crop);
             if ($method === 'nursery') {
                 if ($buy === null) {
-                    $out[$crop['id']] = ['grown' => false, 'cost' => null, 'buy_cost' => null, 'warnings' => ['no_offer'], 'wanted' => $crop['wanted']];
+                    $out[$crop['id']] = [
+                        'grown' => false,
+                        'cost' => null,
+                        'buy_cost' => null,
+                        'warnings' => ['no_offer'],
+                        'wanted' => $crop['wanted'],
+                    ];
                 } else {
                     $bought[] = $crop;
-                    $out[$crop['id']] = ['grown' => false, 'cost' => 0.0, 'buy_cost' => $buy['cost'], 'packs' => $buy['packs'], 'warnings' => [], 'wanted' => $crop['wanted']];
+                    $out[$crop['id']] = [
+                        'grown' => false,
+                        'cost' => 0.0,
+                        'buy_cost' => $buy['cost'],
+                        'packs' => $buy['packs'],
+                        'warnings' => [],
+                        'wanted' => $crop['wanted'],
+                    ];
                 }
 
                 continue;
             }
             $plan = $this->plans[$setup['id']][$crop['id']] ??= $this->plan($crop, $this->row('methods', $method), $setup);
             if (is_string($plan)) {
-                $out[$crop['id']] = ['grown' => false, 'cost' => null, 'buy_cost' => $buy['cost'] ?? null, 'warnings' => [$plan], 'verdict' => 'buy_only', 'wanted' => $crop['wanted']];
+                $out[$crop['id']] = [
+                    'grown' => false,
+                    'cost' => null,
+                    'buy_cost' => $buy['cost'] ?? null,
+                    'warnings' => [$plan],
+                    'verdict' => 'buy_only',
+                    'wanted' => $crop['wanted'],
+                ];
             } else {
                 $grown[$crop['id']] = $plan;
-                $out[$crop['id']] = ['grown' => true, 'buy_cost' => $buy['cost'] ?? null, 'wanted' => $crop['wanted'], 'warnings' => $plan['warnings']] + $plan['report'];
+                $out[$crop['id']] =
+                    ['grown' => true, 'buy_cost' => $buy['cost'] ?? null, 'wanted' => $crop['wanted'], 'warnings' => $plan['warnings']] +
+                    $plan['report'];
             }
         }
         $heads = array_map(fn () => [], $grown);
@@ -89,9 +135,12 @@ final class PlainCosting
             $minutes = 0.0;
             foreach ($plan['stages'] as $stage) {
                 $days = $stage['end'] - $stage['start'];
-                $minutes += $stage['sites'] * ($stage['row']['minutes_per_site'] ?? 0) + $stage['flats'] * $days * ($stage['row']['minutes_per_flat_day'] ?? 0);
+                $minutes +=
+                    $stage['sites'] * ($stage['row']['minutes_per_site'] ?? 0) +
+                    $stage['flats'] * $days * ($stage['row']['minutes_per_flat_day'] ?? 0);
                 if (($stage['row']['container'] ?? null) !== null) {
-                    $minutes += $stage['sites'] / $stage['container']['sites_per_unit'] * ($stage['container']['prep_minutes_per_unit'] ?? 0);
+                    $minutes +=
+                        ($stage['sites'] / $stage['container']['sites_per_unit']) * ($stage['container']['prep_minutes_per_unit'] ?? 0);
                 }
                 $mix = $this->find('mixes', $stage['row']['mix'] ?? null);
                 $minutes += $mix === null ? 0 : $this->litres($stage) * ($mix['minutes_per_l'] ?? 0);
@@ -100,7 +149,7 @@ final class PlainCosting
         }
         $wantedBought = array_sum(array_column($bought, 'wanted'));
         foreach ($bought as $crop) {
-            $out[$crop['id']]['cost'] = $out[$crop['id']]['buy_cost'] + $this->s['nursery_trip_cost'] * $crop['wanted'] / $wantedBought;
+            $out[$crop['id']]['cost'] = $out[$crop['id']]['buy_cost'] + ($this->s['nursery_trip_cost'] * $crop['wanted']) / $wantedBought;
             $cash += $out[$crop['id']]['buy_cost'];
         }
         $cash += $bought === [] ? 0 : $this->s['nursery_trip_cost'];
@@ -127,7 +176,7 @@ final class PlainCosting
                     $t[$key] += $c[$key];
                 }
                 $p *= $c['p_enough'];
-                $lack = $c['buy_cost'] === null ? 0.0 : $c['shortfall'] * $c['buy_cost'] / $c['wanted'];
+                $lack = $c['buy_cost'] === null ? 0.0 : ($c['shortfall'] * $c['buy_cost']) / $c['wanted'];
                 $short += $lack;
             }
             if ($c['buy_cost'] === null) {
@@ -149,11 +198,18 @@ final class PlainCosting
 
         return $t + [
             'cost_with_time' => $t['cost'] + $t['hours'] * $this->s['hourly_value'],
-            'per_finished' => $over($grownCost, $t['useful']), 'per_raised' => $over($grownCost, $t['finished']),
-            'p_all_enough' => $anyGrown ? $p : null, 'fill_cost' => $t['cost'] + $short, 'per_wanted' => $over($t['cost'] + $short, $t['filled']),
-            'missing' => $wanted - $t['filled'], 'buy_total' => $buyTotal, 'nursery_per_plant' => $buyTotal === null ? null : $buyTotal / $plants,
-            'keep' => $buyTotal === null ? null : $buyTotal - $spent, 'implied_wage' => $workHours > 0 ? $earned / $workHours : null,
-            'kwh' => $kwh, 'crowded_days' => $crowded,
+            'per_finished' => $over($grownCost, $t['useful']),
+            'per_raised' => $over($grownCost, $t['finished']),
+            'p_all_enough' => $anyGrown ? $p : null,
+            'fill_cost' => $t['cost'] + $short,
+            'per_wanted' => $over($t['cost'] + $short, $t['filled']),
+            'missing' => $wanted - $t['filled'],
+            'buy_total' => $buyTotal,
+            'nursery_per_plant' => $buyTotal === null ? null : $buyTotal / $plants,
+            'keep' => $buyTotal === null ? null : $buyTotal - $spent,
+            'implied_wage' => $workHours > 0 ? $earned / $workHours : null,
+            'kwh' => $kwh,
+            'crowded_days' => $crowded,
         ];
     }
 
@@ -163,8 +219,13 @@ final class PlainCosting
         $lot = $this->row('seed_lots', $crop['lot']);
         $species = $this->row('species', $lot['species']);
         $first = $method['stages'][0];
-        $days = array_map(fn ($stage) => ($stage['days'] === 'emergence' ? 0 : $stage['days']) + ($stage['extra_days'] ?? 0), $method['stages']);
-        $target = $this->day(($crop['anchor'] ?? 'last_frost') === 'last_frost' ? $this->s['last_frost'] : $this->s['first_frost']) + $crop['plant_out_offset_days'];
+        $days = array_map(
+            fn ($stage) => ($stage['days'] === 'emergence' ? 0 : $stage['days']) + ($stage['extra_days'] ?? 0),
+            $method['stages'],
+        );
+        $target =
+            $this->day(($crop['anchor'] ?? 'last_frost') === 'last_frost' ? $this->s['last_frost'] : $this->s['first_frost']) +
+            $crop['plant_out_offset_days'];
         $sowOn = isset($crop['sow_on']) ? $this->day($crop['sow_on']) : null;
         $month = $this->month($sowOn ?? $target - array_sum(array_slice($days, 1)));
         $temperature = $this->soil($first, $setup, $month);
@@ -190,7 +251,9 @@ final class PlainCosting
             $wait = $target - ($sowOn + array_sum($days));
             $late = $wait < 0;
             if ($wait > 0) {
-                $indoor = array_keys(array_filter($method['stages'], fn ($stage) => ! ($this->row('places', $stage['place'])['outdoors'] ?? false)));
+                $indoor = array_keys(
+                    array_filter($method['stages'], fn ($stage) => ! ($this->row('places', $stage['place'])['outdoors'] ?? false)),
+                );
                 $days[$indoor === [] ? count($days) - 1 : end($indoor)] += $wait;
             }
             $start = $sowOn;
@@ -216,16 +279,41 @@ final class PlainCosting
             if (($stage['mat'] ?? false) && ! $warm) {
                 $warnings[] = 'no_mat';
             }
-            $stages[] = ['row' => $stage, 'place' => $place, 'container' => $container, 'start' => $start, 'end' => $start + $days[$i], 'sites' => $sites, 'lit' => $lit, 'warm' => $warm,
-                'flats' => $container === null ? 0.0 : $sites / $container['sites_per_unit'] * $container['flats_per_unit']];
+            $stages[] = [
+                'row' => $stage,
+                'place' => $place,
+                'container' => $container,
+                'start' => $start,
+                'end' => $start + $days[$i],
+                'sites' => $sites,
+                'lit' => $lit,
+                'warm' => $warm,
+                'flats' => $container === null ? 0.0 : ($sites / $container['sites_per_unit']) * $container['flats_per_unit'],
+            ];
             $start += $days[$i];
         }
         $warnings = array_values(array_unique($warnings));
         sort($warnings);
 
-        return ['crop' => $crop, 'lot' => $lot, 'method' => $method, 'stages' => $stages, 'seeds' => $sown['seeds'], 'warnings' => $warnings,
-            'report' => ['g' => $g, 'q' => $sown['q'], 'seeds' => $sown['seeds'], 'sites' => $sown['sites'], 'finished' => $sown['finished'], 'p_enough' => $sown['p'],
-                'shortfall' => $sown['shortfall'], 'useful' => $sown['useful'], 'surplus' => $sown['surplus']]];
+        return [
+            'crop' => $crop,
+            'lot' => $lot,
+            'method' => $method,
+            'stages' => $stages,
+            'seeds' => $sown['seeds'],
+            'warnings' => $warnings,
+            'report' => [
+                'g' => $g,
+                'q' => $sown['q'],
+                'seeds' => $sown['seeds'],
+                'sites' => $sown['sites'],
+                'finished' => $sown['finished'],
+                'p_enough' => $sown['p'],
+                'shortfall' => $sown['shortfall'],
+                'useful' => $sown['useful'],
+                'surplus' => $sown['surplus'],
+            ],
+        ];
     }
 
     private function soil(array $stage, array $setup, int $month): ?float
@@ -288,7 +376,10 @@ final class PlainCosting
         $v = min(0.999, max(0.001, $lot['germination'] ?? $species['fresh_germination']));
         $age = max(0, $this->s['year'] - $lot['packed_for']);
         if ($age > 0) {
-            $v = $this->phi($this->probit($v) - $age / ($species['longevity_years'] ?? 3) * $this->probit(min(0.999, max($species['fresh_germination'], 0.6))));
+            $v = $this->phi(
+                $this->probit($v) -
+                    ($age / ($species['longevity_years'] ?? 3)) * $this->probit(min(0.999, max($species['fresh_germination'], 0.6))),
+            );
         }
         if (isset($lot['test'])) {
             $v = (20 * $v + $lot['test']['sprouted']) / (20 + $lot['test']['sown']);
@@ -304,10 +395,10 @@ final class PlainCosting
         $h = $z / $n;
         $sum = 0.0;
         for ($i = 0; $i <= $n; $i++) {
-            $sum += ($i === 0 || $i === $n ? 1 : ($i % 2 ? 4 : 2)) * exp(-($i * $h) ** 2 / 2);
+            $sum += ($i === 0 || $i === $n ? 1 : ($i % 2 ? 4 : 2)) * exp(-(($i * $h) ** 2) / 2);
         }
 
-        return 0.5 + $sum * $h / 3 / sqrt(2 * M_PI);
+        return 0.5 + ($sum * $h) / 3 / sqrt(2 * M_PI);
     }
 
     /** Φ⁻¹ by halving. */
@@ -316,7 +407,7 @@ final class PlainCosting
         [$low, $high] = [-10.0, 10.0];
         for ($i = 0; $i < 60; $i++) {
             $middle = ($low + $high) / 2;
-            $this->phi($middle) < $p ? $low = $middle : $high = $middle;
+            $this->phi($middle) < $p ? ($low = $middle) : ($high = $middle);
         }
 
         return ($low + $high) / 2;
@@ -355,7 +446,7 @@ final class PlainCosting
         }
         while ($high - $low > 1) {
             $middle = intdiv($low + $high, 2);
-            $holds($middle) ? $high = $middle : $low = $middle;
+            $holds($middle) ? ($high = $middle) : ($low = $middle);
         }
 
         return $high;
@@ -416,7 +507,13 @@ final class PlainCosting
         };
         $sow = $crop['sow'] ?? null;
         if ($sow !== null && $sow['method'] === $method['id']) {
-            $n = isset($sow['sites']) ? ($community ? $sow['sites'] * $per : $sow['sites']) : ($community ? $sow['seeds'] : $this->ceil($sow['seeds'] / $per));
+            $n = isset($sow['sites'])
+                ? ($community
+                    ? $sow['sites'] * $per
+                    : $sow['sites'])
+                : ($community
+                    ? $sow['seeds']
+                    : $this->ceil($sow['seeds'] / $per));
         } elseif ($limit * $q * array_product(array_column($stages, 'survival')) < 0.5 * $w) {
             return null; // Markov: P(F >= W) <= E[F] / W, below every confidence allowed
         } else {
@@ -430,7 +527,8 @@ final class PlainCosting
         $alive = $chain($n);
         $moved = [];
         foreach ($potting as $j) {
-            $moved[] = isset($caps[$j]) ? min($caps[$j], $n)
+            $moved[] = isset($caps[$j])
+                ? min($caps[$j], $n)
                 : $n * $q * array_product(array_map(fn ($stage) => $stage['survival'], array_slice($stages, 0, $j)));
         }
         $mean = $short = $useful = $surplus = 0.0;
@@ -441,8 +539,17 @@ final class PlainCosting
             $surplus += max(0, $k - $w) * $mass;
         }
 
-        return ['q' => $q, 'seeds' => $community ? $n : $n * $per, 'sites' => $community ? $this->ceil($n / $per) : $n, 'moved' => $moved,
-            'finished' => $mean, 'p' => array_sum(array_slice($alive, $w)), 'shortfall' => $short, 'useful' => $useful, 'surplus' => $surplus];
+        return [
+            'q' => $q,
+            'seeds' => $community ? $n : $n * $per,
+            'sites' => $community ? $this->ceil($n / $per) : $n,
+            'moved' => $moved,
+            'finished' => $mean,
+            'p' => array_sum(array_slice($alive, $w)),
+            'shortfall' => $short,
+            'useful' => $useful,
+            'surplus' => $surplus,
+        ];
     }
 
     private function seedCost(array $grown, array &$heads, float &$cash): void
@@ -457,10 +564,12 @@ final class PlainCosting
             $owned = ($lot['packets_owned'] ?? 0) * $per;
             $packets = max(0, $this->ceil(($need - $owned) / $per));
             $cash += $packets * $lot['packet_price'];
-            $charge = ($lot['leftover'] ?? 'keep') === 'keep' ? $need * $lot['packet_price'] / $per
-                : min($need, $owned) * $lot['packet_price'] / $per + $packets * $lot['packet_price'];
+            $charge =
+                ($lot['leftover'] ?? 'keep') === 'keep'
+                    ? ($need * $lot['packet_price']) / $per
+                    : (min($need, $owned) * $lot['packet_price']) / $per + $packets * $lot['packet_price'];
             foreach ($users as $id => $plan) {
-                $this->add($heads, $id, 'seed', $charge * $plan['seeds'] / $need);
+                $this->add($heads, $id, 'seed', ($charge * $plan['seeds']) / $need);
             }
         }
     }
@@ -483,7 +592,7 @@ final class PlainCosting
                     $mix = $this->find('mixes', $row['mix']) ?? ['parts' => [['supply' => $row['mix'], 'parts' => 1]]];
                     $parts = array_sum(array_column($mix['parts'], 'parts'));
                     foreach ($mix['parts'] as $part) {
-                        $uses[] = [$part['supply'], $id, 'mix', $litres * $part['parts'] / ($parts * (1 - ($mix['shrinkage'] ?? 0)))];
+                        $uses[] = [$part['supply'], $id, 'mix', ($litres * $part['parts']) / ($parts * (1 - ($mix['shrinkage'] ?? 0)))];
                     }
                     foreach ($mix['additives'] ?? [] as $additive) {
                         $uses[] = [$additive['supply'], $id, 'mix', $litres * $additive['amount_per_l']];
@@ -491,15 +600,33 @@ final class PlainCosting
                     $boil[$id] += $litres * ($mix['kwh_per_l'] ?? 0);
                 }
                 if (($row['top_dressing'] ?? null) !== null) {
-                    $uses[] = [$row['top_dressing']['supply'], $id, 'top_dressing', $stage['sites'] * $stage['container']['top_area_m2'] * $row['top_dressing']['depth_mm']];
+                    $uses[] = [
+                        $row['top_dressing']['supply'],
+                        $id,
+                        'top_dressing',
+                        $stage['sites'] * $stage['container']['top_area_m2'] * $row['top_dressing']['depth_mm'],
+                    ];
                 }
                 if ($this->s['feed'] !== null) {
                     $feed = $this->s['feed'];
-                    $uses[] = [$feed['supply'], $id, 'feed', $stage['flats'] * $feed['litres_per_flat'] * ($row['feeds_per_week'] ?? 0) * ($stage['end'] - $stage['start']) / 7 * $feed['dose_per_l']];
+                    $uses[] = [
+                        $feed['supply'],
+                        $id,
+                        'feed',
+                        (($stage['flats'] * $feed['litres_per_flat'] * ($row['feeds_per_week'] ?? 0) * ($stage['end'] - $stage['start'])) /
+                            7) *
+                        $feed['dose_per_l'],
+                    ];
                 }
             }
             foreach ($plan['method']['extras'] ?? [] as $extra) {
-                $uses[] = [$extra['supply'], $id, 'extras', $extra['amount'] * ['site' => $plan['stages'][0]['sites'], 'flat' => $plan['stages'][0]['flats'], 'crop' => 1][$extra['per']]];
+                $uses[] = [
+                    $extra['supply'],
+                    $id,
+                    'extras',
+                    $extra['amount'] *
+                    ['site' => $plan['stages'][0]['sites'], 'flat' => $plan['stages'][0]['flats'], 'crop' => 1][$extra['per']],
+                ];
             }
         }
         foreach ($this->s['supplies'] as $supply) {
@@ -512,10 +639,12 @@ final class PlainCosting
             $stock = $supply['in_stock'] ?? 0;
             $packs = max(0, $this->ceil(($need - $stock) / $per));
             $cash += $packs * $supply['pack_price'];
-            $charge = ($supply['leftover'] ?? 'keep') === 'keep' ? $need * $supply['pack_price'] / $per
-                : min($need, $stock) * $supply['pack_price'] / $per + $packs * $supply['pack_price'];
+            $charge =
+                ($supply['leftover'] ?? 'keep') === 'keep'
+                    ? ($need * $supply['pack_price']) / $per
+                    : (min($need, $stock) * $supply['pack_price']) / $per + $packs * $supply['pack_price'];
             foreach ($mine as [, $id, $head, $amount]) {
-                $this->add($heads, $id, $head, $charge * $amount / $need);
+                $this->add($heads, $id, $head, ($charge * $amount) / $need);
             }
         }
 
@@ -538,7 +667,12 @@ final class PlainCosting
                     }
                     if (($stage['row']['container'] ?? null) !== null) {
                         $filled[$id] += $stage['sites'];
-                        $this->add($heads, $id, 'prep', $stage['sites'] / $container['sites_per_unit'] * ($container['prep_cost_per_unit'] ?? 0));
+                        $this->add(
+                            $heads,
+                            $id,
+                            'prep',
+                            ($stage['sites'] / $container['sites_per_unit']) * ($container['prep_cost_per_unit'] ?? 0),
+                        );
                     }
                 }
             }
@@ -546,13 +680,13 @@ final class PlainCosting
             if ($container['single_use'] ?? false) {
                 $needed = $this->ceil(array_sum($filled) / $container['sites_per_unit']);
                 foreach ($filled as $id => $sites) {
-                    $this->add($heads, $id, 'containers', $sites / $container['sites_per_unit'] * $unit);
+                    $this->add($heads, $id, 'containers', ($sites / $container['sites_per_unit']) * $unit);
                 }
             } else {
                 $needed = $daily === [] ? 0 : $this->ceil(max($daily) / $container['sites_per_unit']);
                 $charged = max(0, $needed - ($this->s['charge_owned'] ? 0 : $owned)) * $this->share($unit, $container['life_seasons'] ?? 1);
                 foreach ($filled as $id => $sites) {
-                    $this->add($heads, $id, 'containers', $sites > 0 ? $charged * $sites / array_sum($filled) : 0.0);
+                    $this->add($heads, $id, 'containers', $sites > 0 ? ($charged * $sites) / array_sum($filled) : 0.0);
                 }
             }
             $cash += max(0, $this->ceil(($needed - $owned) / ($container['units_per_pack'] ?? 1))) * $container['pack_price'];
@@ -572,7 +706,13 @@ final class PlainCosting
             $needed = $daily === [] ? 0 : $this->ceil(max($daily));
             $owned = $tray['owned_units'] ?? 0;
             foreach ($weight as $id => $w) {
-                $this->add($heads, $id, 'containers', max(0, $needed - ($this->s['charge_owned'] ? 0 : $owned)) * $this->share($tray['price'], $tray['life_seasons']) * $w / array_sum($weight));
+                $this->add(
+                    $heads,
+                    $id,
+                    'containers',
+                    (max(0, $needed - ($this->s['charge_owned'] ? 0 : $owned)) * $this->share($tray['price'], $tray['life_seasons']) * $w) /
+                        array_sum($weight),
+                );
             }
             $cash += max(0, $needed - $owned) * $tray['price'];
         }
@@ -607,8 +747,8 @@ final class PlainCosting
                             continue;
                         }
                         $flats['appliance'][$id] = $stage['flats'];
-                        $want['light'] += ($stage['row']['light'] ?? false) ? $stage['flats'] : 0;
-                        $want['heat'] += ($stage['row']['mat'] ?? false) ? $stage['flats'] : 0;
+                        $want['light'] += $stage['row']['light'] ?? false ? $stage['flats'] : 0;
+                        $want['heat'] += $stage['row']['mat'] ?? false ? $stage['flats'] : 0;
                         if ($stage['lit']) {
                             $flats['light'][$id] = $stage['flats'];
                         }
@@ -617,8 +757,11 @@ final class PlainCosting
                         }
                     }
                 }
-                if ($want['light'] > array_sum(array_column($lights, 'flats')) + 1e-6 || ($mats !== [] && $want['heat'] > array_sum(array_column($mats, 'flats')) + 1e-6)
-                    || (isset($place['flats']) && array_sum($flats['appliance']) > $place['flats'] + 1e-6)) {
+                if (
+                    $want['light'] > array_sum(array_column($lights, 'flats')) + 1e-6 ||
+                    ($mats !== [] && $want['heat'] > array_sum(array_column($mats, 'flats')) + 1e-6) ||
+                    (isset($place['flats']) && array_sum($flats['appliance']) > $place['flats'] + 1e-6)
+                ) {
                     $crowdedDays[$d] = true;
                 }
                 $used = ['light' => [0.0, 0.0], 'heat' => [0.0, 0.0], 'appliance' => [0.0, 0.0]];
@@ -629,20 +772,30 @@ final class PlainCosting
                             break;
                         }
                         $covered += $fixture['flats'];
-                        $one = $kind === 'light' ? $fixture['watts'] / 1000 * $fixture['hours_per_day'] : $fixture['watts'] / 1000 * 24 * $this->duty($fixture, (float) $this->air($place, $this->month($d)));
+                        $one =
+                            $kind === 'light'
+                                ? ($fixture['watts'] / 1000) * $fixture['hours_per_day']
+                                : ($fixture['watts'] / 1000) * 24 * $this->duty($fixture, (float) $this->air($place, $this->month($d)));
                         $used[$kind][0] += $one;
-                        $used[$kind][1] += $one * ($kind === 'light' ? $this->meanRate($this->minutes($fixture['on_at'] ?? '06:00') / 60, $fixture['hours_per_day']) : $mean);
+                        $used[$kind][1] +=
+                            $one *
+                            ($kind === 'light'
+                                ? $this->meanRate($this->minutes($fixture['on_at'] ?? '06:00') / 60, $fixture['hours_per_day'])
+                                : $mean);
                     }
                 }
                 if ($flats['appliance'] !== []) {
                     foreach ($this->at($setup, 'appliances', $place['id']) as $appliance) {
-                        $used['appliance'][0] += $appliance['watts'] / 1000 * $appliance['hours_per_day'];
-                        $used['appliance'][1] += $appliance['watts'] / 1000 * $appliance['hours_per_day'] * $mean;
+                        $used['appliance'][0] += ($appliance['watts'] / 1000) * $appliance['hours_per_day'];
+                        $used['appliance'][1] += ($appliance['watts'] / 1000) * $appliance['hours_per_day'] * $mean;
                     }
                 }
                 foreach ($used as $kind => [$energy, $money]) {
                     $kwh[$kind] += $energy;
-                    $saved = $credit !== null && ($place['heated'] ?? true) && $d <= $this->day($credit['until']) ? $energy * $credit['fraction'] * $credit['price_per_kwh'] : 0.0;
+                    $saved =
+                        $credit !== null && ($place['heated'] ?? true) && $d <= $this->day($credit['until'])
+                            ? $energy * $credit['fraction'] * $credit['price_per_kwh']
+                            : 0.0;
                     foreach ($flats[$kind] as $id => $f) {
                         $part = array_sum($flats[$kind]) > 0 ? $f / array_sum($flats[$kind]) : 0.0;
                         $this->add($heads, $id, "{$kind}_power", $money * $part);
@@ -673,8 +826,9 @@ final class PlainCosting
                 if (! $listed && ! $joined) {
                     continue;
                 }
-                $cash += ($thing['owned'] ?? false) ? 0 : $thing['price'];
-                $charge = ($thing['owned'] ?? false) && ! $this->s['charge_owned'] ? 0.0 : $this->share($thing['price'], $thing['life_seasons']);
+                $cash += $thing['owned'] ?? false ? 0 : $thing['price'];
+                $charge =
+                    ($thing['owned'] ?? false) && ! $this->s['charge_owned'] ? 0.0 : $this->share($thing['price'], $thing['life_seasons']);
                 $weight = $wanted = [];
                 foreach ($grown as $id => $plan) {
                     if ($joined && ! in_array($id, $needs[$thing['id']], true)) {
@@ -684,12 +838,13 @@ final class PlainCosting
                     $weight[$id] = 0.0;
                     foreach ($plan['stages'] as $stage) {
                         $here = $list === 'gear' ? ! ($stage['place']['outdoors'] ?? false) : $stage['place']['id'] === $thing['place'];
-                        $weight[$id] += $here && ($flag === null || $stage[$flag]) ? $stage['flats'] * ($stage['end'] - $stage['start']) : 0;
+                        $weight[$id] +=
+                            $here && ($flag === null || $stage[$flag]) ? $stage['flats'] * ($stage['end'] - $stage['start']) : 0;
                     }
                 }
                 $weight = array_sum($weight) > 0 ? $weight : $wanted;
                 foreach ($weight as $id => $w) {
-                    $this->add($heads, $id, $list, $charge * $w / array_sum($weight));
+                    $this->add($heads, $id, $list, ($charge * $w) / array_sum($weight));
                 }
             }
         }
@@ -753,7 +908,7 @@ final class PlainCosting
             return $price / $life;
         }
 
-        return $price * $i * (1 + $i) ** $life / ((1 + $i) ** $life - 1);
+        return ($price * $i * (1 + $i) ** $life) / ((1 + $i) ** $life - 1);
     }
 
     private function air(array $place, int $month): ?float
@@ -763,7 +918,9 @@ final class PlainCosting
 
     private function at(array $setup, string $list, string $place): array
     {
-        return array_values(array_filter(array_map(fn ($id) => $this->row($list, $id), $setup[$list] ?? []), fn ($row) => $row['place'] === $place));
+        return array_values(
+            array_filter(array_map(fn ($id) => $this->row($list, $id), $setup[$list] ?? []), fn ($row) => $row['place'] === $place),
+        );
     }
 
     private function add(array &$heads, string|int $id, string $head, float $amount): void

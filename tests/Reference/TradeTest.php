@@ -25,7 +25,7 @@ it('brings seed up when gardeners see it come up', function (string $id, float $
 ]);
 
 it('lifts a tray as mats do: at 72 °F to 82 to 85, at 50 °F to 60 to 65', function () {
-    foreach ((new Catalogue)->mats() as $mat) {
+    foreach ((new Catalogue())->mats() as $mat) {
         foreach ([[72, 81.5, 85], [50, 59.5, 65]] as [$room, $from, $to]) {
             $tray = Measure::Fahrenheit->fromCore(Measure::Fahrenheit->toCore($room) + $mat['lift_c']);
             expect($tray)->toBeGreaterThanOrEqual($from)->toBeLessThanOrEqual($to);
@@ -34,32 +34,43 @@ it('lifts a tray as mats do: at 72 °F to 82 to 85, at 50 °F to 60 to 65', func
 });
 
 it('takes mix as containers of the trade do', function () {
-    $containers = (new Catalogue)->containers();
+    $containers = (new Catalogue())->containers();
     $cell = $containers['cell72']['volume_l'];
-    expect($containers['yogurt']['volume_l'] / $cell)->toBeGreaterThanOrEqual(5.0)->toBeLessThanOrEqual(6.0)
-        ->and($containers['pot9']['volume_l'] / $cell)->toEqualWithDelta(10, 1.0)
+    expect($containers['yogurt']['volume_l'] / $cell)
+        ->toBeGreaterThanOrEqual(5.0)
+        ->toBeLessThanOrEqual(6.0)
+        ->and($containers['pot9']['volume_l'] / $cell)
+        ->toEqualWithDelta(10, 1.0)
         // A 162-cell tray is 13 x 26 in; a dry brick makes 2 US gallons.
-        ->and($containers['cell162']['flats_per_unit'])->toBeNear(13 * 26 / 200)
-        ->and((new Catalogue)->supplies()['coir']['pack_amount'] * (new Catalogue)->supplies()['coir']['expansion'])->toEqualWithDelta(2 * 3.785411784, 0.01);
+        ->and($containers['cell162']['flats_per_unit'])
+        ->toBeNear((13 * 26) / 200)
+        ->and((new Catalogue())->supplies()['coir']['pack_amount'] * (new Catalogue())->supplies()['coir']['expansion'])
+        ->toEqualWithDelta(2 * 3.785411784, 0.01);
 });
 
 it('fills a catch tray a quarter inch deep with 0.8 L, and feeds a tablespoon to the gallon', function () {
-    expect(DailyLightIntegral::FLAT_M2 * Measure::Inch->toCore(0.25) * 1000)->toEqualWithDelta(0.8, 0.03)
-        ->and(Measure::Tablespoon->toCore(1) / Measure::Gallon->toCore(1))->toEqualWithDelta(0.004, 1e-4);
+    expect(DailyLightIntegral::FLAT_M2 * Measure::Inch->toCore(0.25) * 1000)
+        ->toEqualWithDelta(0.8, 0.03)
+        ->and(Measure::Tablespoon->toCore(1) / Measure::Gallon->toCore(1))
+        ->toEqualWithDelta(0.004, 1e-4);
     // A bottle of 1.00 that makes 180 L of feed costs 0.0056 a litre.
     $file = Seasons::small();
     $file['supplies'][1] = ['pack_price' => 1.0, 'pack_amount' => 180] + $file['supplies'][1];
     $file['feed']['dose_per_l'] = 1.0;
-    $litres = 0.1 * 0.7 * 20 / 7;
+    $litres = (0.1 * 0.7 * 20) / 7;
     expect(Seasons::result($file)->heads['feed'] / $litres)->toEqualWithDelta(0.0056, 5e-5);
 });
 
 it('gives the same light for about half the watts by LED', function () {
     $lamps = array_column(JollyPenny\Core\Catalogue\CatalogueFile::rows('lamps'), null, 'id');
     $watts = fn (string $id): float => $lamps[$id]['watts'] / $lamps[$id]['lumens'];
-    expect($watts('led_shop') / $watts('t12_twin'))->toBeGreaterThan(0.4)->toBeLessThan(0.65)
-        ->and($lamps['led_shop']['life_seasons'])->toBeGreaterThan(2 * $lamps['t8_twin']['life_seasons'])
-        ->and($lamps['t5_four']['flats'])->toBe(6);
+    expect($watts('led_shop') / $watts('t12_twin'))
+        ->toBeGreaterThan(0.4)
+        ->toBeLessThan(0.65)
+        ->and($lamps['led_shop']['life_seasons'])
+        ->toBeGreaterThan(2 * $lamps['t8_twin']['life_seasons'])
+        ->and($lamps['t5_four']['flats'])
+        ->toBe(6);
 });
 
 it('has nine cells sown for six plants of usual seed', function () {
@@ -68,12 +79,17 @@ it('has nine cells sown for six plants of usual seed', function () {
     foreach ($file['methods'][0]['stages'] as $i => $stage) {
         $file['methods'][0]['stages'][$i]['survival'] = 0.97;
     }
-    expect(Seasons::result($file)->crops[0]->sites)->toBeGreaterThanOrEqual(8)->toBeLessThanOrEqual(11);
+    expect(Seasons::result($file)->crops[0]->sites)
+        ->toBeGreaterThanOrEqual(8)
+        ->toBeLessThanOrEqual(11);
 });
 
 it('counts weeks from the date each flower is counted from', function () {
-    $species = (new Catalogue)->species();
-    expect([$species['statice']->weeksFrom, $species['statice']->weeksBefore])->toBe([8, 'last_frost'])
-        ->and([$species['cabbage']->weeksFrom, $species['cabbage']->weeksTo, $species['cabbage']->plantOutOffsetDays])->toBe([4, 6, -28])
-        ->and([$species['tomato']->weeksFrom, $species['tomato']->weeksTo])->toBe([6, 8]);
+    $species = (new Catalogue())->species();
+    expect([$species['statice']->weeksFrom, $species['statice']->weeksBefore])
+        ->toBe([8, 'last_frost'])
+        ->and([$species['cabbage']->weeksFrom, $species['cabbage']->weeksTo, $species['cabbage']->plantOutOffsetDays])
+        ->toBe([4, 6, -28])
+        ->and([$species['tomato']->weeksFrom, $species['tomato']->weeksTo])
+        ->toBe([6, 8]);
 });

@@ -17,7 +17,11 @@ it('values several seasons as the library financial does, and pays back where it
             $ours[] = $setup->present_value;
             if ($setup->buying_present_value !== null) {
                 $buying = array_map(fn ($line) => $line->buying_cumulative, $setup->seasons);
-                $questions[] = ['npv', $file['discount_rate'], array_map(fn ($total, $before) => $total - $before, $buying, [0.0, ...array_slice($buying, 0, -1)])];
+                $questions[] = [
+                    'npv',
+                    $file['discount_rate'],
+                    array_map(fn ($total, $before) => $total - $before, $buying, [0.0, ...array_slice($buying, 0, -1)]),
+                ];
                 $ours[] = $setup->buying_present_value;
                 $crossed = array_keys(array_filter($setup->seasons, fn ($line) => $line->cumulative <= $line->buying_cumulative));
                 expect($setup->payback_season)->toBe($crossed === [] ? null : $crossed[0] + 1);
@@ -35,4 +39,4 @@ it('agrees with the engineering-economy tables on the worth of equal seasons', f
     $file = ['discount_rate' => $rate] + Seasons::small();
     $years = (new YearsCosting(Seasons::read($file), $seasons))->result()['setups'][0];
     expect($years->buying_present_value / 8.0 / (1 + $rate))->toEqualWithDelta($printed, 5.1e-5);
-})->with([[0.05, 5, 4.3295], [0.10, 10, 6.1446], [0.08, 10, 6.7101]]);
+})->with([[0.05, 5, 4.3295], [0.1, 10, 6.1446], [0.08, 10, 6.7101]]);

@@ -10,7 +10,9 @@ import { BrowserRouter } from 'react-router';
 import { keepOutbox } from './season/outbox';
 import { CHANGE, newQueryClient } from './season/queue';
 import { App } from './shell/App';
+import { applyFonts } from './theme/tokens';
 
+applyFonts();
 const queries = newQueryClient();
 const root = document.getElementById('app');
 if (root) {

@@ -30,10 +30,22 @@ final class AccountController
         /** @var ?User $user */
         $user = Auth::user();
 
-        return Json::of(['email' => $user?->email, 'trial' => $user->trial ?? false, 'guest' => $user === null, 'mailbox' => (bool) config('jolly.mailbox')]);
+        return Json::of([
+            'email' => $user?->email,
+            'trial' => $user->trial ?? false,
+            'guest' => $user === null,
+            'mailbox' => (bool) config('jolly.mailbox'),
+        ]);
     }
 
-    #[OA\Post(path: '/api/account', operationId: 'keepGarden', summary: 'Keep this garden with an e-mail and a password', tags: ['Account'])]
+    #[
+        OA\Post(
+            path: '/api/account',
+            operationId: 'keepGarden',
+            summary: 'Keep this garden with an e-mail and a password',
+            tags: ['Account'],
+        ),
+    ]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Credentials'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Account'))]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
@@ -56,7 +68,10 @@ final class AccountController
         $user = $this->gardener->user();
         abort_if($user->trial, 409, 'Keep this garden with an e-mail and a password first.');
         if ($request->filled('password')) {
-            DB::table('sessions')->where('user_id', $user->id)->where('id', '<>', $request->session()->getId())->delete();
+            DB::table('sessions')
+                ->where('user_id', $user->id)
+                ->where('id', '<>', $request->session()->getId())
+                ->delete();
             $user->update(['password' => $request->string('password')->value()]);
         }
         if ($request->filled('email')) {
@@ -73,7 +88,11 @@ final class AccountController
     public function destroy(Request $request): Response
     {
         $user = $this->gardener->user();
-        $user->trial ?: $request->validate(['current_password' => ['required', 'current_password']], ['current_password.*' => 'That is not your password.']);
+        $user->trial ?:
+        $request->validate(
+            ['current_password' => ['required', 'current_password']],
+            ['current_password.*' => 'That is not your password.'],
+        );
         Auth::logout();
         $user->delete();
         $request->session()->invalidate();
@@ -82,10 +101,22 @@ final class AccountController
     }
 
     #[OA\Get(path: '/api/account/export', operationId: 'exportAccount', summary: 'All your data in one file', tags: ['Account'])]
-    #[OA\Response(response: 200, description: 'E-mail, every season as its file, and its history', content: new OA\JsonContent(ref: '#/components/schemas/Export'))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'E-mail, every season as its file, and its history',
+            content: new OA\JsonContent(ref: '#/components/schemas/Export'),
+        ),
+    ]
     public function export(): Response
     {
-        return new Response((string) json_encode($this->garden->export($this->gardener->user()), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION),
-            200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="jolly-penny.json"']);
+        return new Response(
+            (string) json_encode(
+                $this->garden->export($this->gardener->user()),
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+            ),
+            200,
+            ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="jolly-penny.json"'],
+        );
     }
 }

@@ -35,7 +35,14 @@ final class CalendarController
     {
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/calendar', operationId: 'calendar', summary: 'Tasks by day, and how full each place is', tags: ['Calendar'])]
+    #[
+        OA\Get(
+            path: '/api/seasons/{season}/setups/{setup}/calendar',
+            operationId: 'calendar',
+            summary: 'Tasks by day, and how full each place is',
+            tags: ['Calendar'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The calendar', content: new OA\JsonContent(ref: '#/components/schemas/Calendar'))]
@@ -56,7 +63,14 @@ final class CalendarController
         ]);
     }
 
-    #[OA\Put(path: '/api/seasons/{season}/setups/{setup}/crops/{crop}/bar', operationId: 'moveBar', summary: 'Move a crop\'s sowing, or the end of one of its stages, by days', tags: ['Calendar'])]
+    #[
+        OA\Put(
+            path: '/api/seasons/{season}/setups/{setup}/crops/{crop}/bar',
+            operationId: 'moveBar',
+            summary: 'Move a crop\'s sowing, or the end of one of its stages, by days',
+            tags: ['Calendar'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'crop', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
@@ -65,11 +79,16 @@ final class CalendarController
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function move(Request $request, SeasonEditor $editor, SeasonState $state, int $season, string $setup, string $crop): JsonResponse
     {
-        $input = $request->validate(['stage' => ['nullable', 'integer', 'between:0,100'], 'by' => ['required', 'integer', 'between:-3650,3650']]);
+        $input = $request->validate([
+            'stage' => ['nullable', 'integer', 'between:0,100'],
+            'by' => ['required', 'integer', 'between:-3650,3650'],
+        ]);
         [$kept, $row] = $this->find($season, $setup);
         $moves = new BarMoves((new SeasonCosting($kept->file))->books($row));
         try {
-            $edit = isset($input['stage']) ? $moves->stretched($crop, (int) $input['stage'], (int) $input['by']) : $moves->sowing($crop, (int) $input['by']);
+            $edit = isset($input['stage'])
+                ? $moves->stretched($crop, (int) $input['stage'], (int) $input['by'])
+                : $moves->sowing($crop, (int) $input['by']);
         } catch (InvalidArgumentException $e) {
             throw ValidationException::withMessages(['by' => $e->getMessage()]);
         }
@@ -77,7 +96,14 @@ final class CalendarController
         return $state->answer($editor->edit($kept->model->id, $edit['label'], fn (): array => [$edit]), $row->id);
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/calendar.ics', operationId: 'calendarFile', summary: 'The tasks as an iCalendar file', tags: ['Calendar'])]
+    #[
+        OA\Get(
+            path: '/api/seasons/{season}/setups/{setup}/calendar.ics',
+            operationId: 'calendarFile',
+            summary: 'The tasks as an iCalendar file',
+            tags: ['Calendar'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'text/calendar')]
@@ -88,7 +114,14 @@ final class CalendarController
         return self::calendar(TaskCalendar::text($kept, $row));
     }
 
-    #[OA\Put(path: '/api/seasons/{season}/setups/{setup}/feed', operationId: 'openFeed', summary: 'A private address a calendar program can subscribe to; asked again, a new one that replaces it', tags: ['Calendar'])]
+    #[
+        OA\Put(
+            path: '/api/seasons/{season}/setups/{setup}/feed',
+            operationId: 'openFeed',
+            summary: 'A private address a calendar program can subscribe to; asked again, a new one that replaces it',
+            tags: ['Calendar'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The address', content: new OA\JsonContent(ref: '#/components/schemas/Feed'))]
@@ -100,13 +133,23 @@ final class CalendarController
         return Json::of(['address' => self::address($feed)]);
     }
 
-    #[OA\Delete(path: '/api/seasons/{season}/setups/{setup}/feed', operationId: 'closeFeed', summary: 'Revoke the address', tags: ['Calendar'])]
+    #[
+        OA\Delete(
+            path: '/api/seasons/{season}/setups/{setup}/feed',
+            operationId: 'closeFeed',
+            summary: 'Revoke the address',
+            tags: ['Calendar'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 204, description: 'Revoked')]
     public function close(int $season, string $setup): Response
     {
-        CalendarFeed::query()->where('season_id', $this->gardener->season($season)->id)->where('setup', $setup)->delete();
+        CalendarFeed::query()
+            ->where('season_id', $this->gardener->season($season)->id)
+            ->where('setup', $setup)
+            ->delete();
 
         return new Response(status: 204);
     }
@@ -114,12 +157,14 @@ final class CalendarController
     /** What a calendar program reads, without signing in: whoever has the address has the tasks. */
     public function feed(string $token): Response
     {
-        $feed = CalendarFeed::query()->where('token', $token)->first() ?? throw new NotFoundHttpException;
+        $feed = CalendarFeed::query()->where('token', $token)->first() ?? throw new NotFoundHttpException();
         /** @var Season $model */
         $model = Season::query()->findOrFail($feed->season_id);
         $kept = KeptSeason::of($model);
 
-        return self::calendar(TaskCalendar::text($kept, array_column($kept->file->setups, null, 'id')[$feed->setup] ?? throw new NotFoundHttpException));
+        return self::calendar(
+            TaskCalendar::text($kept, array_column($kept->file->setups, null, 'id')[$feed->setup] ?? throw new NotFoundHttpException()),
+        );
     }
 
     /** @return array{KeptSeason, Setup} */
@@ -127,12 +172,16 @@ final class CalendarController
     {
         $kept = $this->gardener->kept($season);
 
-        return [$kept, array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException];
+        return [$kept, array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException()];
     }
 
     private static function calendar(string $text): Response
     {
-        return new Response($text, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="jolly-penny.ics"', 'Cache-Control' => 'private, no-cache']);
+        return new Response($text, 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="jolly-penny.ics"',
+            'Cache-Control' => 'private, no-cache',
+        ]);
     }
 
     private static function address(CalendarFeed $feed): string

@@ -16,7 +16,14 @@ final class CatalogueController
 {
     private const A_DAY = 86400;
 
-    #[OA\Get(path: '/api/catalogue', operationId: 'catalogue', summary: 'Species with their facts and sources, methods and ready-made set-ups', tags: ['Catalogue'])]
+    #[
+        OA\Get(
+            path: '/api/catalogue',
+            operationId: 'catalogue',
+            summary: 'Species with their facts and sources, methods and ready-made set-ups',
+            tags: ['Catalogue'],
+        ),
+    ]
     #[OA\Response(response: 200, description: 'The catalogue', content: new OA\JsonContent(ref: '#/components/schemas/Catalogue'))]
     public function index(Catalogue $catalogue): JsonResponse
     {
@@ -25,17 +32,30 @@ final class CatalogueController
             $schools[$id] = $method['school'] ?? '';
         }
 
-        return Json::of(['species' => array_values($catalogue->species()), 'schools' => $schools,
+        return Json::of([
+            'species' => array_values($catalogue->species()),
+            'schools' => $schools,
             'currencies' => Currency::all(),
-            'setups' => array_map(fn (array $setup): array => ['id' => $setup['id'], 'name' => $setup['name']], array_values($catalogue->setups()))])
-            ->setPublic()->setMaxAge(self::A_DAY);
+            'setups' => array_map(
+                fn (array $setup): array => ['id' => $setup['id'], 'name' => $setup['name']],
+                array_values($catalogue->setups()),
+            ),
+        ])
+            ->setPublic()
+            ->setMaxAge(self::A_DAY);
     }
 
     #[OA\Get(path: '/api/cautions', operationId: 'cautions', summary: 'What can hurt someone at this work', tags: ['Catalogue'])]
     #[OA\Response(response: 200, description: 'All cautions', content: new OA\JsonContent(ref: '#/components/schemas/Cautions'))]
     public function cautions(): JsonResponse
     {
-        return Json::of(['cautions' => array_map(fn (Caution $caution): array => ['id' => $caution->value, 'title' => $caution->title(), 'text' => $caution->text()], Caution::cases())])
-            ->setPublic()->setMaxAge(self::A_DAY);
+        return Json::of([
+            'cautions' => array_map(
+                fn (Caution $caution): array => ['id' => $caution->value, 'title' => $caution->title(), 'text' => $caution->text()],
+                Caution::cases(),
+            ),
+        ])
+            ->setPublic()
+            ->setMaxAge(self::A_DAY);
     }
 }

@@ -38,7 +38,11 @@ final class CompareController
 
     #[OA\Get(path: '/api/seasons/{season}/compare', operationId: 'compare', summary: 'All set-ups side by side', tags: ['Compare'])]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-    #[OA\Response(response: 200, description: 'Every set-up\'s result, stacks in one size of coin, and the advice', content: new OA\JsonContent(ref: '#/components/schemas/Compared'))]
+    #[OA\Response(
+        response: 200,
+        description: 'Every set-up\'s result, stacks in one size of coin, and the advice',
+        content: new OA\JsonContent(ref: '#/components/schemas/Compared'),
+    )]
     public function show(int $season): JsonResponse
     {
         $kept = $this->gardener->kept($season);
@@ -50,7 +54,12 @@ final class CompareController
             'stacks' => ComparedStacks::of($result['setups'], $comparison->nursery, $kept->file->currency)]);
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/difference', operationId: 'difference', summary: 'What makes two set-ups differ, largest first', tags: ['Compare'])]
+    #[OA\Get(
+        path: '/api/seasons/{season}/difference',
+        operationId: 'difference',
+        summary: 'What makes two set-ups differ, largest first',
+        tags: ['Compare'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'from', in: 'query', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'to', in: 'query', required: true, schema: new OA\Schema(type: 'string'))]
@@ -65,23 +74,43 @@ final class CompareController
         return Json::of(Difference::between($result('from'), $result('to'), $kept->file->currency));
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/years', operationId: 'years', summary: 'The same set-ups over one to ten seasons', tags: ['Compare'])]
+    #[OA\Get(
+        path: '/api/seasons/{season}/years',
+        operationId: 'years',
+        summary: 'The same set-ups over one to ten seasons',
+        tags: ['Compare'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'seasons', in: 'query', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'price_rise', in: 'query', required: false, schema: new OA\Schema(type: 'number'))]
-    #[OA\Response(response: 200, description: 'Cumulative cost against buying', content: new OA\JsonContent(ref: '#/components/schemas/Years'))]
+    #[OA\Response(
+        response: 200,
+        description: 'Cumulative cost against buying',
+        content: new OA\JsonContent(ref: '#/components/schemas/Years'),
+    )]
     public function years(Request $request, int $season): JsonResponse
     {
-        $input = $request->validate(['seasons' => ['required', 'integer', 'between:1,'.self::MOST_SEASONS], 'price_rise' => ['nullable', 'numeric', 'between:-0.5,1']],
-            ['seasons.*' => 'Give 1 to '.self::MOST_SEASONS.' seasons.', 'price_rise.*' => 'Give the rise per season, from -50 to 100 percent.']);
+        $input = $request->validate(
+            ['seasons' => ['required', 'integer', 'between:1,'.self::MOST_SEASONS], 'price_rise' => ['nullable', 'numeric', 'between:-0.5,1']],
+            ['seasons.*' => 'Give 1 to '.self::MOST_SEASONS.' seasons.', 'price_rise.*' => 'Give the rise per season, from -50 to 100 percent.'],
+        );
 
         return Json::of((new YearsCosting($this->gardener->kept($season)->file, (int) $input['seasons'], (float) ($input['price_rise'] ?? 0)))->result());
     }
 
-    #[OA\Post(path: '/api/seasons/{season}/setups', operationId: 'addSetup', summary: 'One more set-up: ready-made, a copy, or mix and match', tags: ['Compare'])]
+    #[OA\Post(
+        path: '/api/seasons/{season}/setups',
+        operationId: 'addSetup',
+        summary: 'One more set-up: ready-made, a copy, or mix and match',
+        tags: ['Compare'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewSetup'))]
-    #[OA\Response(response: 200, description: 'The season as it is now; `added` is the set-up\'s id', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(
+        response: 200,
+        description: 'The season as it is now; `added` is the set-up\'s id',
+        content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'),
+    )]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function store(Request $request, SeasonEditor $editor, SeasonState $state, int $season): JsonResponse
     {

@@ -31,28 +31,52 @@ final class CropController
 {
     private const MOST_ROUNDS = 26;
 
-    public function __construct(private readonly Gardener $gardener, private readonly SeasonState $state, private readonly SeasonEditor $editor)
-    {
+    public function __construct(
+        private readonly Gardener $gardener,
+        private readonly SeasonState $state,
+        private readonly SeasonEditor $editor,
+    ) {
     }
 
-    #[OA\Post(path: '/api/seasons/{season}/crops', operationId: 'addCrops', summary: 'Add crops: a pasted list, a species of the catalogue, or seed from the drawer', tags: ['Grow list'])]
+    #[
+        OA\Post(
+            path: '/api/seasons/{season}/crops',
+            operationId: 'addCrops',
+            summary: 'Add crops: a pasted list, a species of the catalogue, or seed from the drawer',
+            tags: ['Grow list'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewCrops'))]
-    #[OA\Response(response: 200, description: 'The season as it is now; `unknown` holds what was not understood', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The season as it is now; `unknown` holds what was not understood',
+            content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'),
+        ),
+    ]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function store(Request $request, int $season): JsonResponse
     {
-        $input = $request->validate(['text' => ['nullable', 'string', 'max:20000'], 'species' => ['nullable', 'string'], 'lot' => ['nullable', 'string'],
-            'wanted' => ['nullable', 'integer', 'between:1,100000'], 'setup' => ['nullable', 'string']]);
+        $input = $request->validate([
+            'text' => ['nullable', 'string', 'max:20000'],
+            'species' => ['nullable', 'string'],
+            'lot' => ['nullable', 'string'],
+            'wanted' => ['nullable', 'integer', 'between:1,100000'],
+            'setup' => ['nullable', 'string'],
+        ]);
         $unknown = [];
-        $kept = $this->editor->edit($this->gardener->season($season)->id, 'crops added', function (stdClass $document) use ($input, &$unknown): array {
+        $kept = $this->editor->edit($this->gardener->season($season)->id, 'crops added', function (stdClass $document) use (
+            $input,
+            &$unknown,
+        ): array {
             $draft = new SeasonDraft($document);
             $list = new GrowList($draft);
             try {
                 match (true) {
                     isset($input['species']) => $list->addSpecies($input['species'], $input['wanted'] ?? null),
                     isset($input['lot']) => $list->addLot($input['lot'], $input['wanted'] ?? null),
-                    default => $unknown = $list->addPasted($input['text'] ?? ''),
+                    default => ($unknown = $list->addPasted($input['text'] ?? '')),
                 };
             } catch (NotInCatalogue $e) {
                 throw ValidationException::withMessages(['species' => $e->getMessage()]);
@@ -61,19 +85,30 @@ final class CropController
             return $draft->edits();
         });
 
-        return $this->state->answer($kept, $input['setup'] ?? null, ['unknown' => array_map(fn (PastedLine $line): string => $line->text, $unknown)]);
+        return $this->state->answer($kept, $input['setup'] ?? null, [
+            'unknown' => array_map(fn (PastedLine $line): string => $line->text, $unknown),
+        ]);
     }
 
-    #[OA\Post(path: '/api/seasons/{season}/lots', operationId: 'addPacket', summary: 'A fresh packet of the same, beside the one in the drawer', tags: ['Grow list'])]
+    #[
+        OA\Post(
+            path: '/api/seasons/{season}/lots',
+            operationId: 'addPacket',
+            summary: 'A fresh packet of the same, beside the one in the drawer',
+            tags: ['Grow list'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewPacket'))]
     #[OA\Response(response: 200, description: 'The season', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
     public function packet(Request $request, int $season): JsonResponse
     {
         $input = $request->validate(['like' => ['required', 'string'], 'setup' => ['nullable', 'string']]);
-        $kept = $this->editor->edit($this->gardener->season($season)->id, 'another packet', function (stdClass $document) use ($input): array {
+        $kept = $this->editor->edit($this->gardener->season($season)->id, 'another packet', function (stdClass $document) use (
+            $input,
+        ): array {
             $draft = new SeasonDraft($document);
-            $lot = array_column($draft->rows('seed_lots'), null, 'id')[$input['like']] ?? throw new NotFoundHttpException;
+            $lot = array_column($draft->rows('seed_lots'), null, 'id')[$input['like']] ?? throw new NotFoundHttpException();
             (new GrowList($draft))->addFreshPacket($lot);
 
             return $draft->edits();
@@ -82,17 +117,37 @@ final class CropController
         return $this->state->answer($kept, $input['setup'] ?? null);
     }
 
-    #[OA\Post(path: '/api/seasons/{season}/crops/{crop}/rounds', operationId: 'addRounds', summary: 'Sow again every so many days, so many times', tags: ['Grow list'])]
+    #[
+        OA\Post(
+            path: '/api/seasons/{season}/crops/{crop}/rounds',
+            operationId: 'addRounds',
+            summary: 'Sow again every so many days, so many times',
+            tags: ['Grow list'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'crop', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Rounds'))]
-    #[OA\Response(response: 200, description: 'The season as it is now', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The season as it is now',
+            content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'),
+        ),
+    ]
     public function rounds(Request $request, int $season, string $crop): JsonResponse
     {
-        $input = $request->validate(['every_days' => ['required', 'integer', 'between:1,180'], 'times' => ['required', 'integer', 'between:1,'.self::MOST_ROUNDS], 'setup' => ['nullable', 'string']]);
-        $kept = $this->editor->edit($this->gardener->season($season)->id, 'rounds', function (stdClass $document) use ($input, $crop): array {
+        $input = $request->validate([
+            'every_days' => ['required', 'integer', 'between:1,180'],
+            'times' => ['required', 'integer', 'between:1,'.self::MOST_ROUNDS],
+            'setup' => ['nullable', 'string'],
+        ]);
+        $kept = $this->editor->edit($this->gardener->season($season)->id, 'rounds', function (stdClass $document) use (
+            $input,
+            $crop,
+        ): array {
             $draft = new SeasonDraft($document);
-            $row = array_column($draft->rows('crops'), null, 'id')[$crop] ?? throw new NotFoundHttpException;
+            $row = array_column($draft->rows('crops'), null, 'id')[$crop] ?? throw new NotFoundHttpException();
             (new GrowList($draft))->addRounds($row, (int) $input['every_days'], (int) $input['times']);
 
             return $draft->edits();
@@ -101,11 +156,24 @@ final class CropController
         return $this->state->answer($kept, $input['setup'] ?? null);
     }
 
-    #[OA\Put(path: '/api/seasons/{season}/crops/{crop}/sow', operationId: 'sayHowMuch', summary: 'How much to sow, in words: "nine for six", "two rows", "by rule"', tags: ['Grow list'])]
+    #[
+        OA\Put(
+            path: '/api/seasons/{season}/crops/{crop}/sow',
+            operationId: 'sayHowMuch',
+            summary: 'How much to sow, in words: "nine for six", "two rows", "by rule"',
+            tags: ['Grow list'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'crop', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Said'))]
-    #[OA\Response(response: 200, description: 'The season as it is now', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The season as it is now',
+            content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'),
+        ),
+    ]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function sow(Request $request, int $season, string $crop): JsonResponse
     {
@@ -118,13 +186,23 @@ final class CropController
         }
         $containers = array_column($now->file->containers, null, 'id');
         try {
-            $said = SaidAmount::of((string) $input['words'], $row->wanted, array_column($now->file->seedLots, null, 'id')[$row->lot], $method,
-                $containers[$method->stages[0]->container ?? ''] ?? null);
+            $said = SaidAmount::of(
+                (string) $input['words'],
+                $row->wanted,
+                array_column($now->file->seedLots, null, 'id')[$row->lot],
+                $method,
+                $containers[$method->stages[0]->container ?? ''] ?? null,
+            );
         } catch (InvalidArgumentException $e) {
             throw ValidationException::withMessages(['words' => $e->getMessage()]);
         }
-        $sow = $said->sites === null && $said->seeds === null ? null
-            : (object) array_filter(['method' => $method->id, 'sites' => $said->sites, 'seeds' => $said->seeds], fn (mixed $value): bool => $value !== null);
+        $sow =
+            $said->sites === null && $said->seeds === null
+                ? null
+                : (object) array_filter(
+                    ['method' => $method->id, 'sites' => $said->sites, 'seeds' => $said->seeds],
+                    fn (mixed $value): bool => $value !== null,
+                );
         $edits = [['path' => ['crops', $crop, 'sow'], 'to' => $sow]];
         if ($said->wanted !== null) {
             $edits[] = ['path' => ['crops', $crop, 'wanted'], 'to' => $said->wanted];
@@ -133,7 +211,14 @@ final class CropController
         return $this->state->answer($this->editor->edit($now->model->id, 'how much to sow', fn (): array => $edits), $setup->id);
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/crops/{crop}/choices', operationId: 'cropChoices', summary: 'What the crop would cost by every other method and from every other lot', tags: ['Grow list'])]
+    #[
+        OA\Get(
+            path: '/api/seasons/{season}/setups/{setup}/crops/{crop}/choices',
+            operationId: 'cropChoices',
+            summary: 'What the crop would cost by every other method and from every other lot',
+            tags: ['Grow list'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'crop', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
@@ -144,15 +229,22 @@ final class CropController
         [$line, $row] = self::find($kept->file, $crop, $setup);
         $choices = new CropChoices($kept->file);
 
-        return Json::of(['methods' => $choices->methods($row, $crop), 'lots' => $choices->lots($row, $crop),
-            'cautions' => array_map(fn (Caution $caution): array => ['id' => $caution->value, 'title' => $caution->title(), 'text' => $caution->text()],
-                (new CautionsFor($kept->file))->crop($row, $line))]);
+        return Json::of([
+            'methods' => $choices->methods($row, $crop),
+            'lots' => $choices->lots($row, $crop),
+            'cautions' => array_map(
+                fn (Caution $caution): array => ['id' => $caution->value, 'title' => $caution->title(), 'text' => $caution->text()],
+                (new CautionsFor($kept->file))->crop($row, $line),
+            ),
+        ]);
     }
 
     /** @return array{\JollyPenny\Core\Season\Crop, Setup} */
     private static function find(Season $season, string $crop, string $setup): array
     {
-        return [array_column($season->crops, null, 'id')[$crop] ?? throw new NotFoundHttpException,
-            array_column($season->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException];
+        return [
+            array_column($season->crops, null, 'id')[$crop] ?? throw new NotFoundHttpException(),
+            array_column($season->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException(),
+        ];
     }
 }

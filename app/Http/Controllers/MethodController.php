@@ -28,10 +28,19 @@ final class MethodController
     {
     }
 
-    #[OA\Post(path: '/api/seasons/{season}/methods', operationId: 'addMethod', summary: 'A school\'s method, with what it needs; or a copy of one of the season\'s', tags: ['Methods'])]
+    #[OA\Post(
+        path: '/api/seasons/{season}/methods',
+        operationId: 'addMethod',
+        summary: 'A school\'s method, with what it needs; or a copy of one of the season\'s',
+        tags: ['Methods'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewMethod'))]
-    #[OA\Response(response: 200, description: 'The season as it is now; `added` is the method\'s id', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(
+        response: 200,
+        description: 'The season as it is now; `added` is the method\'s id',
+        content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'),
+    )]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function store(Request $request, int $season): JsonResponse
     {
@@ -58,11 +67,20 @@ final class MethodController
         return $this->state->answer($kept, $input['setup'] ?? null, ['added' => $added]);
     }
 
-    #[OA\Put(path: '/api/seasons/{season}/methods/{method}/survival', operationId: 'setSurvival', summary: 'Survival over the whole method by a plain preset', tags: ['Methods'])]
+    #[OA\Put(
+        path: '/api/seasons/{season}/methods/{method}/survival',
+        operationId: 'setSurvival',
+        summary: 'Survival over the whole method by a plain preset',
+        tags: ['Methods'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'method', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Survival'))]
-    #[OA\Response(response: 200, description: 'The season as it is now', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(
+        response: 200,
+        description: 'The season as it is now',
+        content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'),
+    )]
     public function survival(Request $request, int $season, string $method): JsonResponse
     {
         $input = $request->validate(['preset' => ['required', new Enum(SurvivalPreset::class)], 'setup' => ['nullable', 'string']]);
@@ -76,7 +94,12 @@ final class MethodController
         return $this->state->answer($this->editor->edit($now->model->id, "survival, {$row->name}", fn (): array => $edits), $input['setup'] ?? null);
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/methods/{method}/growth', operationId: 'methodGrowth', summary: 'What one plant costs after each stage', tags: ['Methods'])]
+    #[OA\Get(
+        path: '/api/seasons/{season}/setups/{setup}/methods/{method}/growth',
+        operationId: 'methodGrowth',
+        summary: 'What one plant costs after each stage',
+        tags: ['Methods'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'method', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]

@@ -27,18 +27,34 @@ final class PasswordController
         return new Response(status: 204);
     }
 
-    #[OA\Post(path: '/api/password/reset', operationId: 'resetPassword', summary: 'Set a new password by the link of the letter', tags: ['Account'])]
+    #[
+        OA\Post(
+            path: '/api/password/reset',
+            operationId: 'resetPassword',
+            summary: 'Set a new password by the link of the letter',
+            tags: ['Account'],
+        ),
+    ]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Reset'))]
     #[OA\Response(response: 204, description: 'Set; sign in with it')]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function reset(Request $request): Response
     {
-        $input = $request->validate(['email' => ['required', 'string'], 'token' => ['required', 'string'], 'password' => ['required', 'max:1000', Strength::min(8)]],
-            ['password.*' => 'Take a password of at least 8 characters.']);
-        $status = Password::reset(['email' => mb_strtolower(trim($input['email'])), 'token' => $input['token'], 'password' => $input['password']], function (User $user, string $password): void {
-            $user->update(['password' => $password]);
-            DB::table('sessions')->where('user_id', $user->id)->delete();
-        });
+        $input = $request->validate(
+            [
+                'email' => ['required', 'string'],
+                'token' => ['required', 'string'],
+                'password' => ['required', 'max:1000', Strength::min(8)],
+            ],
+            ['password.*' => 'Take a password of at least 8 characters.'],
+        );
+        $status = Password::reset(
+            ['email' => mb_strtolower(trim($input['email'])), 'token' => $input['token'], 'password' => $input['password']],
+            function (User $user, string $password): void {
+                $user->update(['password' => $password]);
+                DB::table('sessions')->where('user_id', $user->id)->delete();
+            },
+        );
         if ($status !== Password::PASSWORD_RESET) {
             throw ValidationException::withMessages(['token' => 'This link is used up or too old. Ask for a new one.']);
         }

@@ -33,7 +33,14 @@ final class SeasonController
         return Json::of(['seasons' => SeasonShelf::lines($this->gardener->user())]);
     }
 
-    #[OA\Post(path: '/api/seasons', operationId: 'createSeason', summary: 'A new season: from the demo, from a season file, or from three answers', tags: ['Seasons'])]
+    #[
+        OA\Post(
+            path: '/api/seasons',
+            operationId: 'createSeason',
+            summary: 'A new season: from the demo, from a season file, or from three answers',
+            tags: ['Seasons'],
+        ),
+    ]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewSeason'))]
     #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/SeasonMade'))]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
@@ -44,7 +51,15 @@ final class SeasonController
 
     #[OA\Get(path: '/api/seasons/{season}', operationId: 'showSeason', summary: 'A season with its figures', tags: ['Seasons'])]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-    #[OA\Parameter(name: 'setup', in: 'query', required: false, description: 'only this set-up\'s figures', schema: new OA\Schema(type: 'string'))]
+    #[
+        OA\Parameter(
+            name: 'setup',
+            in: 'query',
+            required: false,
+            description: 'only this set-up\'s figures',
+            schema: new OA\Schema(type: 'string'),
+        ),
+    ]
     #[OA\Response(response: 200, description: 'The season', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
     #[OA\Response(response: 404, ref: '#/components/responses/NotFound')]
     public function show(Request $request, int $season): JsonResponse
@@ -58,18 +73,41 @@ final class SeasonController
         return $this->state->answer($kept, $setup);
     }
 
-    #[OA\Patch(path: '/api/seasons/{season}', operationId: 'changeSeason', summary: 'Change values: all of them or none', tags: ['Seasons'])]
+    #[
+        OA\Patch(
+            path: '/api/seasons/{season}',
+            operationId: 'changeSeason',
+            summary: 'Change values: all of them or none',
+            tags: ['Seasons'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Changes'))]
-    #[OA\Response(response: 200, description: 'The season as it is now', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The season as it is now',
+            content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'),
+        ),
+    ]
     #[OA\Response(response: 409, ref: '#/components/responses/Conflict')]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function update(ChangeSeasonRequest $request, SeasonEditor $editor, int $season): JsonResponse
     {
-        return $this->state->answer($editor->apply($this->gardener->season($season)->id, $request->changes(), $request->label()), $request->input('setup'));
+        return $this->state->answer(
+            $editor->apply($this->gardener->season($season)->id, $request->changes(), $request->label()),
+            $request->input('setup'),
+        );
     }
 
-    #[OA\Delete(path: '/api/seasons/{season}', operationId: 'deleteSeason', summary: 'Delete a season; it can be had back for 30 days', tags: ['Seasons'])]
+    #[
+        OA\Delete(
+            path: '/api/seasons/{season}',
+            operationId: 'deleteSeason',
+            summary: 'Delete a season; it can be had back for 30 days',
+            tags: ['Seasons'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 204, description: 'Deleted')]
     public function destroy(int $season): Response
@@ -79,19 +117,35 @@ final class SeasonController
         return new Response(status: 204);
     }
 
-    #[OA\Post(path: '/api/seasons/{season}/restore', operationId: 'restoreSeason', summary: 'Have a deleted season back', tags: ['Seasons'])]
+    #[
+        OA\Post(
+            path: '/api/seasons/{season}/restore',
+            operationId: 'restoreSeason',
+            summary: 'Have a deleted season back',
+            tags: ['Seasons'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 204, description: 'It is back')]
     public function restore(int $season): Response
     {
         /** @var Season $deleted */
-        $deleted = Season::onlyTrashed()->where('user_id', $this->gardener->user()->id)->findOrFail($season);
+        $deleted = Season::onlyTrashed()
+            ->where('user_id', $this->gardener->user()->id)
+            ->findOrFail($season);
         $deleted->restore();
 
         return new Response(status: 204);
     }
 
-    #[OA\Post(path: '/api/seasons/{season}/copy', operationId: 'copySeason', summary: 'A copy, for next year or to try things on', tags: ['Seasons'])]
+    #[
+        OA\Post(
+            path: '/api/seasons/{season}/copy',
+            operationId: 'copySeason',
+            summary: 'A copy, for next year or to try things on',
+            tags: ['Seasons'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/SeasonMade'))]
     public function copy(int $season): JsonResponse
@@ -99,7 +153,14 @@ final class SeasonController
         return Json::of(['id' => SeasonShelf::copy($this->gardener->kept($season))->id], 201);
     }
 
-    #[OA\Put(path: '/api/seasons/{season}/archived', operationId: 'archiveSeason', summary: 'Put a season away, or take it out again', tags: ['Seasons'])]
+    #[
+        OA\Put(
+            path: '/api/seasons/{season}/archived',
+            operationId: 'archiveSeason',
+            summary: 'Put a season away, or take it out again',
+            tags: ['Seasons'],
+        ),
+    ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Archived'))]
     #[OA\Response(response: 204, description: 'Done')]
@@ -118,7 +179,9 @@ final class SeasonController
         $kept = $this->gardener->kept($season);
         $name = trim((string) preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($kept->model->name)), '-') ?: 'season';
 
-        return new Response((new SeasonWriter)->toJson($kept->file), 200,
-            ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.substr($name, 0, 80).'.json"']);
+        return new Response((new SeasonWriter())->toJson($kept->file), 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => 'attachment; filename="'.substr($name, 0, 80).'.json"',
+        ]);
     }
 }

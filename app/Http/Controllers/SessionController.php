@@ -25,20 +25,32 @@ final class SessionController
     /** From one address, whatever the e-mail. */
     private const TRIES_OF_ALL = 30;
 
-    #[OA\Post(path: '/api/session', operationId: 'signIn', summary: 'Sign in; what was typed in a trial garden comes along', tags: ['Account'])]
+    #[
+        OA\Post(
+            path: '/api/session',
+            operationId: 'signIn',
+            summary: 'Sign in; what was typed in a trial garden comes along',
+            tags: ['Account'],
+        ),
+    ]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Credentials'))]
     #[OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: '#/components/schemas/Account'))]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     #[OA\Response(response: 429, ref: '#/components/responses/TooMany')]
     public function store(Request $request, Garden $garden): JsonResponse
     {
-        $input = $request->validate(['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:1000']],
-            ['email.required' => 'Type your e-mail.', 'password.required' => 'Type your password.']);
+        $input = $request->validate(
+            ['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:1000']],
+            ['email.required' => 'Type your e-mail.', 'password.required' => 'Type your password.'],
+        );
         $email = mb_strtolower(trim($input['email']));
         $keys = ['sign-in:'.$email.'|'.$request->ip() => self::TRIES_A_MINUTE, 'sign-in:'.$request->ip() => self::TRIES_OF_ALL];
         foreach ($keys as $key => $tries) {
             if (RateLimiter::tooManyAttempts($key, $tries)) {
-                throw new TooManyRequestsHttpException(RateLimiter::availableIn($key), 'Too many tries. Wait a minute, then try again, or ask for a new password.');
+                throw new TooManyRequestsHttpException(
+                    RateLimiter::availableIn($key),
+                    'Too many tries. Wait a minute, then try again, or ask for a new password.',
+                );
             }
             RateLimiter::hit($key);
         }

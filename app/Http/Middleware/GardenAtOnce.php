@@ -40,14 +40,20 @@ final class GardenAtOnce
     {
         $key = 'gardens:'.$request->ip();
         if (RateLimiter::tooManyAttempts($key, self::GARDENS_A_MINUTE)) {
-            throw new TooManyRequestsHttpException(RateLimiter::availableIn($key), 'Too many gardens were started from here. Wait a minute and open the page again.');
+            throw new TooManyRequestsHttpException(
+                RateLimiter::availableIn($key),
+                'Too many gardens were started from here. Wait a minute and open the page again.',
+            );
         }
         RateLimiter::hit($key);
-        Auth::login(DB::transaction(function (): User {
-            $user = User::query()->create(['trial' => true]);
-            DemoSeason::giveTo($user);
+        Auth::login(
+            DB::transaction(function (): User {
+                $user = User::query()->create(['trial' => true]);
+                DemoSeason::giveTo($user);
 
-            return $user;
-        }), remember: false);
+                return $user;
+            }),
+            remember: false,
+        );
     }
 }

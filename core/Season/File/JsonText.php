@@ -49,7 +49,7 @@ final readonly class JsonText
         if ($faults !== []) {
             throw new InvalidSeason($faults);
         }
-        if (! $document instanceof stdClass) {
+        if (! ($document instanceof stdClass)) {
             throw InvalidSeason::because([], 'A season file is one object.', 'It begins with { and ends with }.');
         }
 
@@ -78,7 +78,11 @@ final readonly class JsonText
                 case '{':
                 case '[':
                     if ($depth >= self::MAX_DEPTH) {
-                        throw InvalidSeason::because([], 'It is nested too deeply.', 'A season goes no deeper than '.self::MAX_DEPTH.' levels.');
+                        throw InvalidSeason::because(
+                            [],
+                            'It is nested too deeply.',
+                            'A season goes no deeper than '.self::MAX_DEPTH.' levels.',
+                        );
                     }
                     $open[] = $token === '{' ? [] : 0;
                     $path[] = $token === '{' ? '' : 0;

@@ -28,7 +28,9 @@ final class MeaningCheck
     public function faults(): array
     {
         $faults = [...$this->indexRows()];
-        foreach ([$this->references(), $this->places(), $this->tariff(), $this->seed(), $this->methods(), $this->crops(), $this->emergenceData()] as $found) {
+        foreach (
+            [$this->references(), $this->places(), $this->tariff(), $this->seed(), $this->methods(), $this->crops(), $this->emergenceData()] as $found
+        ) {
             foreach ($found as $fault) {
                 $faults[] = $fault;
             }
@@ -95,8 +97,11 @@ final class MeaningCheck
         }
         $near = Helpers::getSuggestion($known, $id);
 
-        return Fault::at($keys, "There is no \"{$id}\" in ".implode(' or ', $reference->names).'.',
-            $near === null ? 'Add it there, or name one that is.' : "Did you mean \"{$near}\"?");
+        return Fault::at(
+            $keys,
+            "There is no \"{$id}\" in ".implode(' or ', $reference->names).'.',
+            $near === null ? 'Add it there, or name one that is.' : "Did you mean \"{$near}\"?",
+        );
     }
 
     /** @return Generator<Fault> */
@@ -155,7 +160,11 @@ final class MeaningCheck
             foreach ($species->rows('germination') as $row) {
                 $temperature = $row->number('temp_c');
                 if ($temperature !== null && $temperature <= $before) {
-                    yield $row->fault('temp_c', 'The rows are not in rising order of temperature, or one is repeated.', 'Sort them, coldest first, each temperature once.');
+                    yield $row->fault(
+                        'temp_c',
+                        'The rows are not in rising order of temperature, or one is repeated.',
+                        'Sort them, coldest first, each temperature once.',
+                    );
                 }
                 $before = $temperature ?? $before;
                 if (! $row->has('days') && ($row->number('percent') ?? 0.0) > 0.0) {
@@ -165,7 +174,11 @@ final class MeaningCheck
         }
         foreach ($this->season->rows('seed_lots') as $lot) {
             if (! $lot->has('seeds_per_packet') && ($lot->number('packet_price') ?? 0.0) > 0.0) {
-                yield $lot->fault('seeds_per_packet', 'A packet that costs money needs its number of seeds.', 'Give the seeds in the packet, or price 0 for your own seed.');
+                yield $lot->fault(
+                    'seeds_per_packet',
+                    'A packet that costs money needs its number of seeds.',
+                    'Give the seeds in the packet, or price 0 for your own seed.',
+                );
             }
             $test = $lot->child('test');
             if ($test !== null && ($test->number('sprouted') ?? 0.0) > ($test->number('sown') ?? INF)) {
@@ -200,14 +213,22 @@ final class MeaningCheck
             }
         }
         if (($first || ! $stage->has('container')) && ($stage->number('plants_per_site') ?? 1.0) !== 1.0) {
-            yield $stage->fault('plants_per_site', 'Several plants to a site are for potting on.', 'Name the container they are moved to, in a later stage.');
+            yield $stage->fault(
+                'plants_per_site',
+                'Several plants to a site are for potting on.',
+                'Name the container they are moved to, in a later stage.',
+            );
         }
         if ($stage->text('days') === RowReader::EMERGENCE) {
             $place = $this->byId['places'][$stage->text('place') ?? ''] ?? null;
             if (! $first) {
                 yield $stage->fault('days', 'Only the first stage can last until emergence.', 'Give a number of days.');
             } elseif ($place !== null && ! $place->has('temp_c')) {
-                yield $stage->fault('days', 'The place has no temperature, so the days to emergence are not known.', 'Give a number of days, or the place a temperature.');
+                yield $stage->fault(
+                    'days',
+                    'The place has no temperature, so the days to emergence are not known.',
+                    'Give a number of days, or the place a temperature.',
+                );
             }
         }
         if ($first && ! $direct && ! $stage->has('container') && $stage->text('place') !== null) {
@@ -254,18 +275,25 @@ final class MeaningCheck
         foreach ($this->season->rows('setups') as $setup) {
             $overrides = $setup->map('overrides');
             foreach ($this->season->rows('crops') as $crop) {
-                $method = $this->byId['methods'][$overrides[$crop->text('id') ?? ''] ?? $setup->text('method') ?? ''] ?? null;
+                $method = $this->byId['methods'][$overrides[$crop->text('id') ?? ''] ?? ($setup->text('method') ?? '')] ?? null;
                 $lot = $this->byId['seed_lots'][$crop->text('lot') ?? ''] ?? null;
                 $species = $this->byId['species'][$lot?->text('species') ?? ''] ?? null;
                 $id = $species?->text('id') ?? '';
-                if ($method === null || $species === null || isset($told[$id])
-                    || ($method->rows('stages')[0] ?? null)?->text('days') !== RowReader::EMERGENCE) {
+                if (
+                    $method === null ||
+                    $species === null ||
+                    isset($told[$id]) ||
+                    ($method->rows('stages')[0] ?? null)?->text('days') !== RowReader::EMERGENCE
+                ) {
                     continue;
                 }
                 if ($species->rows('germination') === [] && ! $species->has('days_to_emerge')) {
                     $told[$id] = true;
-                    yield $species->fault('days_to_emerge', "The method \"{$method->text('id')}\" waits for emergence, but nothing says how long \"{$id}\" takes.",
-                        'Give days_to_emerge or a germination table, or the stage a number of days.');
+                    yield $species->fault(
+                        'days_to_emerge',
+                        "The method \"{$method->text('id')}\" waits for emergence, but nothing says how long \"{$id}\" takes.",
+                        'Give days_to_emerge or a germination table, or the stage a number of days.',
+                    );
                 }
             }
         }

@@ -19,7 +19,7 @@ final readonly class SeasonReader
     /** @throws InvalidSeason with every fault found */
     public function readDocument(stdClass $document): Season
     {
-        $faults = [...(new SchemaCheck)->faults($document), ...(new MeaningCheck($document))->faults()];
+        $faults = [...(new SchemaCheck())->faults($document), ...(new MeaningCheck($document))->faults()];
         if ($faults !== []) {
             throw new InvalidSeason(array_slice($faults, 0, SchemaCheck::MOST));
         }
@@ -43,16 +43,20 @@ final readonly class SeasonReader
                 return $this->readDocument($document);
             }
             $ids = $changed[$list] ?? [];
-            $part->{$list} = array_values(array_filter($rows, fn (mixed $row): bool => $row instanceof stdClass && in_array($row->id ?? null, $ids, true)));
+            $part->{$list} = array_values(
+                array_filter($rows, fn (mixed $row): bool => $row instanceof stdClass && in_array($row->id ?? null, $ids, true)),
+            );
         }
 
         // What is wrong is told by its place in the whole document.
-        return (new SchemaCheck)->faults($part) === [] && (new MeaningCheck($document))->faults() === [] ? $this->trusted($document) : $this->readDocument($document);
+        return (new SchemaCheck())->faults($part) === [] && (new MeaningCheck($document))->faults() === []
+            ? $this->trusted($document)
+            : $this->readDocument($document);
     }
 
     /** A document known to have passed the checks: one the application has written itself. */
     public function trusted(stdClass $document): Season
     {
-        return (new RowReader)->read(Season::class, $document);
+        return (new RowReader())->read(Season::class, $document);
     }
 }

@@ -3,8 +3,7 @@ import type { components } from './schema.generated';
 /** The shapes the API speaks, by short names. All of them are generated from the server's code. */
 type Shapes = components['schemas'];
 
-export type Key = string | number;
-export type Path = Key[];
+export type Path = (string | number)[];
 
 export type Season = Shapes['Season'];
 export type Crop = Season['crops'][number];
@@ -34,7 +33,6 @@ export type SetupYears = Shapes['SetupYears'];
 export type Calendar = Shapes['Calendar'];
 export type BenchDays = Shapes['BenchDays'];
 export type Task = Shapes['Task'];
-export type StageResult = Shapes['StageResult'];
 export type Fault = Shapes['Fault'];
 export type Problem = Shapes['Problem'];
 export type Conflict = Shapes['Conflict'];

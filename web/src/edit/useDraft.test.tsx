@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { act, createElement } from 'react';
+import { act, createElement, useLayoutEffect } from 'react';
 import { createRoot } from 'react-dom/client';
 import { beforeEach, expect, it } from 'vitest';
 import { Refusal } from '../api/client';
@@ -14,7 +14,10 @@ const parse = (typed: string) =>
   /^\d+$/.test(typed) ? { ok: true as const, value: Number(typed) } : { ok: false as const, why: 'No number.' };
 
 function Field({ value }: { value: number }) {
-  draft = useDraft(value, String, parse, save);
+  const now = useDraft(value, String, parse, save);
+  useLayoutEffect(() => {
+    draft = now;
+  });
   return null;
 }
 

@@ -71,7 +71,7 @@ export function useStore(): SeasonActions {
   return actions;
 }
 
-export type Status = 'fetching' | 'saved' | 'saving' | 'away' | 'missing';
+type Status = 'fetching' | 'saved' | 'saving' | 'away' | 'missing';
 
 export interface Snapshot {
   entry: Entry | undefined;

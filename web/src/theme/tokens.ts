@@ -1,10 +1,13 @@
 import type { ThemeConfig } from 'antd';
 import { theme } from 'antd';
 
+/** Self-hosted: one humanist sans with tabular figures for text, one mono for receipts. */
+const FONTS = { text: "'Atkinson Hyperlegible Next', sans-serif", mono: "'Spline Sans Mono', monospace" } as const;
+
 export type Scheme = 'light' | 'dark';
 
 /** Our colours by meaning; copper is money and only money. CSS reads the same values as variables. */
-export const palette = {
+const palette = {
   light: {
     ground: '#f4f7f5',
     paper: '#ffffff',
@@ -69,7 +72,7 @@ export function themeFor(scheme: Scheme): ThemeConfig {
       colorBorder: c.rule,
       borderRadius: 3,
       fontSize: 15,
-      fontFamily: "'Atkinson Hyperlegible Next', sans-serif",
+      fontFamily: FONTS.text,
       controlHeight: 34,
       motionDurationMid: '0.12s',
       colorTextPlaceholder: c.quiet,
@@ -83,4 +86,8 @@ export function applyPalette(scheme: Scheme): void {
   const root = document.documentElement;
   root.dataset.scheme = scheme;
   for (const [name, value] of Object.entries(palette[scheme])) root.style.setProperty(`--${name}`, value);
+}
+
+export function applyFonts(): void {
+  for (const [name, value] of Object.entries(FONTS)) document.documentElement.style.setProperty(`--${name}-font`, value);
 }
