@@ -7,7 +7,9 @@ use App\Mail\Mailbox;
 use App\Models\Season;
 use App\Models\User;
 use App\Seasons\DemoSeason;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Password;
 
 const SECRET = 'a long enough secret';
 
@@ -82,6 +84,31 @@ it('says no more than that it is not right, and stops after five tries', functio
     }
     $this->postJson('/api/session', ['email' => 'mossy@example.org', 'password' => SECRET])->assertStatus(429);
 });
+
+it('forgets failed tries once somebody is in', function () {
+    account();
+    $try = fn (string $password) => $this->postJson('/api/session', ['email' => 'mossy@example.org', 'password' => $password]);
+    for ($round = 0; $round < 2; $round++) {
+        for ($i = 0; $i < 4; $i++) {
+            $try('wrong')->assertStatus(422);
+        }
+        $try(SECRET)->assertOk();
+    }
+});
+
+it('ends every other session with a new password', function (string $way) {
+    $user = account();
+    foreach (['elsewhere' => $user->id, 'somebody-else' => account('fern@example.org')->id] as $id => $owner) {
+        DB::table('sessions')->insert(['id' => $id, 'user_id' => $owner, 'payload' => '', 'last_activity' => time()]);
+    }
+    if ($way === 'changed') {
+        $this->actingAs($user)->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])->assertOk();
+    } else {
+        $token = Password::createToken($user);
+        $this->postJson('/api/password/reset', ['email' => $user->email, 'token' => $token, 'password' => 'another long secret'])->assertNoContent();
+    }
+    expect(DB::table('sessions')->pluck('id')->all())->not->toContain('elsewhere')->toContain('somebody-else');
+})->with(['changed', 'reset']);
 
 it('signs out', function () {
     $this->actingAs(account());

@@ -43,6 +43,14 @@ it('saves a second value while the first is still on its way', async () => {
   expect(draft.why).toBeNull();
 });
 
+it('knows its own value when that arrives while the next is typed', async () => {
+  await enter('12');
+  await act(async () => draft.type('10'));
+  await render(12);
+  await act(async () => void draft.commit());
+  expect(saving.map(({ value }) => value)).toEqual([12, 10]);
+});
+
 it('says so where somebody else changed the value meanwhile, and then does as told', async () => {
   await act(async () => draft.type('12'));
   await render(9);
