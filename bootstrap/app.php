@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 use App\Http\Middleware\ContentSecurityPolicy;
 use App\Http\Middleware\GardenAtOnce;
+use App\Http\Middleware\NoCookieOnRefusal;
+use App\Http\Middleware\PlainText;
+use App\Http\Middleware\SecureTransport;
 use App\Http\Problem;
+use App\Http\TrustedHosts;
 use App\Seasons\RevisionConflict;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -19,15 +23,17 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
-        health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
-        $middleware->web(append: [ContentSecurityPolicy::class, GardenAtOnce::class]);
+        $middleware->trustHosts(at: fn (): array => TrustedHosts::patterns(), subdomains: false);
+        $middleware->trustProxies(at: explode(',', (string) env('TRUSTED_PROXIES', '')));
+        $middleware->prepend([PlainText::class, SecureTransport::class]);
+        $middleware->web(prepend: [NoCookieOnRefusal::class], append: [ContentSecurityPolicy::class, GardenAtOnce::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([InvalidSeason::class, RevisionConflict::class]);
-        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::from($e) : null);
+        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::from($e) : Problem::page($e));
     })
     ->create();
 

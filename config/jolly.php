@@ -5,4 +5,7 @@ declare(strict_types=1);
 return [
     // A page with the letters the application sent. For a machine of one's own: never where others can open it.
     'mailbox' => env('JOLLY_MAILBOX', false),
+
+    // The operator's token for /metrics; without one there is no such page.
+    'metrics_token' => env('JOLLY_METRICS_TOKEN'),
 ];

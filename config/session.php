@@ -13,7 +13,8 @@ return [
     'cookie' => 'jolly_penny',
     'path' => '/',
     'domain' => null,
-    'secure' => env('SESSION_SECURE_COOKIE', false),
+    // By default as the request came: behind TLS only over TLS.
+    'secure' => env('SESSION_SECURE_COOKIE'),
     'http_only' => true,
     'same_site' => 'lax',
 ];

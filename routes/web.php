@@ -8,12 +8,14 @@ use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CropController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\MailboxController;
 use App\Http\Controllers\MethodController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\WorkController;
 use App\Http\Controllers\WorkingController;
 use App\Http\Middleware\GardenAtOnce;
 use Illuminate\Support\Facades\Route;
@@ -41,7 +43,7 @@ Route::prefix('api')
         Route::get('seasons', [SeasonController::class, 'index']);
         Route::post('seasons', [SeasonController::class, 'store']);
         Route::prefix('seasons/{season}')
-            ->whereNumber('season')
+            ->where(['season' => '[0-9]{1,18}', 'work' => '[0-9]{1,18}'])
             ->group(function (): void {
                 Route::get('', [SeasonController::class, 'show']);
                 Route::patch('', [SeasonController::class, 'update']);
@@ -60,6 +62,9 @@ Route::prefix('api')
                 Route::post('methods', [MethodController::class, 'store']);
                 Route::put('methods/{method}/survival', [MethodController::class, 'survival']);
                 Route::get('setups/{setup}/methods/{method}/growth', [MethodController::class, 'growth']);
+                Route::post('work', [WorkController::class, 'store']);
+                Route::get('work/{work}', [WorkController::class, 'show']);
+                Route::delete('work/{work}', [WorkController::class, 'destroy']);
                 Route::get('compare', [CompareController::class, 'show']);
                 Route::get('difference', [CompareController::class, 'difference']);
                 Route::get('years', [CompareController::class, 'years']);
@@ -76,5 +81,7 @@ Route::prefix('api')
 Route::get('calendar/{token}.ics', [CalendarController::class, 'feed'])
     ->where('token', '[A-Za-z0-9]{48}')
     ->withoutMiddleware(GardenAtOnce::class);
+Route::get('up', [HealthController::class, 'up'])->withoutMiddleware('web');
+Route::get('metrics', [HealthController::class, 'metrics'])->withoutMiddleware('web');
 Route::get('mailbox', MailboxController::class);
 Route::view('/{screen?}', 'app')->where('screen', '(?!api/|build/).*');

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Calendar;
 
 use App\Seasons\KeptSeason;
-use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Tasks\Task;
 use JollyPenny\Core\Tasks\Tasks;
@@ -31,7 +30,7 @@ final readonly class TaskCalendar
             $calendar->{'REFRESH-INTERVAL'}['VALUE'] = 'DURATION';
         }
         $stamp = ($kept->model->updated_at ?? now())->utc()->format('Ymd\THis\Z');
-        foreach ((new Tasks((new SeasonCosting($kept->file))->books($setup)))->all() as $task) {
+        foreach ((new Tasks($kept->costing->books($setup)))->all() as $task) {
             self::add($calendar, $task, $kept, $setup, $stamp);
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Docs;
 
+use App\Work\WorkKind;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\CropChoice;
@@ -72,6 +73,7 @@ final class OpenApiFile
             SetupYears::class,
         ]);
         [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
+        $workKind = $shapes->of(WorkKind::class);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
         $text = ['type' => 'string'];
@@ -98,8 +100,9 @@ final class OpenApiFile
                     'moved' => ['oneOf' => [$moved, ['type' => 'null']]],
                     'unknown' => $list($text),
                     'added' => $text,
+                    'unreckoned' => ['type' => 'boolean', 'description' => 'no figures could be made of it'],
                 ],
-                ['moved', 'unknown', 'added'],
+                ['moved', 'unknown', 'added', 'unreckoned'],
             ),
             'Compared' => self::object([
                 'revision' => $whole,
@@ -108,7 +111,17 @@ final class OpenApiFile
                 'stacks' => $stacks,
             ]),
             'Years' => self::object(['setups' => $list($years)]),
-            'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'mix' => $text], ['ready_made', 'copy', 'mix']),
+            'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'work' => $whole], ['ready_made', 'copy', 'work']),
+            'NewWork' => self::object(['kind' => $workKind, 'setup' => $text]),
+            'Work' => self::object([
+                'id' => $whole,
+                'kind' => $text,
+                'setup' => $text,
+                'revision' => $whole,
+                'state' => ['enum' => ['waiting', 'working', 'done', 'failed', 'stopped']],
+                'done' => $whole,
+                'total' => ['type' => 'integer', 'description' => '0 where nobody knows'],
+            ]),
             'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe], ['school', 'copy', 'setup']),
             'Survival' => self::object(['preset' => ['enum' => ['first_year', 'usual', 'careful']], 'setup' => $maybe], ['setup']),
             'Growth' => self::object([

@@ -7,6 +7,7 @@ namespace App\Gardens;
 use App\Models\Season;
 use App\Models\SeasonChange;
 use App\Models\User;
+use App\Models\Work;
 use Illuminate\Support\Facades\DB;
 
 /** A person's whole garden: brought along when they sign in, given out in one file, cleared when nobody comes back. */
@@ -21,11 +22,11 @@ final class Garden
     public function bringAlong(User $trial, User $account): void
     {
         DB::transaction(function () use ($trial, $account): void {
-            $first = $trial->seasons()->min('id');
-            $trial
-                ->seasons()
-                ->where(fn ($query) => $query->where('revision', '>', 1)->orWhere('id', '<>', $first))
+            Season::withTrashed()
+                ->where('user_id', $trial->id)
+                ->where(fn ($query) => $query->where('demo', false)->orWhere('revision', '>', 1))
                 ->update(['user_id' => $account->id]);
+            Work::query()->where('user_id', $trial->id)->update(['user_id' => $account->id]);
             $trial->delete();
         });
     }

@@ -10,9 +10,9 @@ use App\Seasons\KeptSeason;
 use Illuminate\Http\JsonResponse;
 use JollyPenny\Core\Pictures\Moved;
 use JollyPenny\Core\Pictures\SeasonPictures;
-use JollyPenny\Core\Results\SeasonCosting;
+use Throwable;
 
-/** A season as it is kept, with the figures of one set-up or of all, what a screen draws of them, and what undo would do. */
+/** A season as it is kept, with the figures of one set-up, what a screen draws of them, and what undo would do. */
 final readonly class SeasonState
 {
     public function __construct(private History $history)
@@ -20,23 +20,27 @@ final readonly class SeasonState
     }
 
     /**
-     * @param  mixed  $setup  id of the set-up on screen, or null for all
+     * @param  mixed  $setup  id of the set-up on screen; the first where there is none such
      * @param  array<string, mixed>  $more  what else the answer tells
      */
     public function answer(KeptSeason|EditedSeason $season, mixed $setup, array $more = []): JsonResponse
     {
         $kept = $season instanceof EditedSeason ? $season->kept : $season;
-        if ($setup !== null && ! in_array($setup, array_column($kept->file->setups, 'id'), true)) {
-            // It may just have been taken out, or its adding undone: the first one's figures then.
-            $setup = $kept->file->setups[0]->id ?? null;
-        }
-        $setup = is_string($setup) ? $setup : null;
+        $ids = array_column($kept->file->setups, 'id');
+        // It may just have been taken out, or its adding undone: the first one's figures then. Only what is on screen is reckoned.
+        $setup = is_string($setup) && in_array($setup, $ids, true) ? $setup : $ids[0] ?? '';
         $began = hrtime(true);
-        $result = (new SeasonCosting($kept->file))->result($setup);
-        $pictures = SeasonPictures::of($result['setups'], $kept->file);
-        if ($season instanceof EditedSeason && $setup !== null) {
-            $more['moved'] = Moved::since($season->before, $setup, $pictures[$setup]);
+        try {
+            $result = $kept->costing->result($setup);
+            $pictures = SeasonPictures::of($result['setups'], $kept->file);
+            $moved = $season instanceof EditedSeason && $setup !== '' ? Moved::since($season->before, $setup, $pictures[$setup]) : null;
+        } catch (Throwable $e) {
+            report($e);
+            // What there is can be seen, and the last change taken back.
+            [$result, $pictures, $moved] = [['format' => 'jolly-penny/result', 'version' => 1, 'setups' => []], [], null];
+            $more['unreckoned'] = true;
         }
+        $more += $season instanceof EditedSeason ? ['moved' => $moved] : [];
         $core = (hrtime(true) - $began) / 1e6;
         $answer = Json::of([
             'id' => $kept->model->id,

@@ -11,6 +11,12 @@ use Illuminate\Mail\Mailables\Envelope;
 /** The letter with the link to set a new password: to the address we are known by, whatever host the request named. */
 final class NewPasswordLetter extends Mailable
 {
+    /** The post may be away for hours: tried again after minutes first, then hours, as long as the link is good for something. */
+    public int $tries = 8;
+
+    /** @var list<int> seconds */
+    public array $backoff = [60, 300, 900, 1800, 3600, 7200, 14400];
+
     public function __construct(private readonly string $email, private readonly string $token)
     {
     }

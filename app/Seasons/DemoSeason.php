@@ -19,7 +19,10 @@ final class DemoSeason
 
     public static function giveTo(User $user): Season
     {
-        return SeasonShelf::keep($user, self::document(self::NAMES[0]));
+        $season = SeasonShelf::keep($user, self::document(self::NAMES[0]));
+        $season->forceFill(['demo' => true])->saveQuietly();
+
+        return $season;
     }
 
     public static function document(string $name): stdClass

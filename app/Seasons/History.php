@@ -6,6 +6,7 @@ namespace App\Seasons;
 
 use App\Models\Season;
 use App\Models\SeasonChange;
+use Illuminate\Support\Facades\DB;
 use JollyPenny\Core\Editing\Change;
 use JollyPenny\Core\Editing\DocumentPath;
 
@@ -14,14 +15,27 @@ final class History
 {
     private const KEPT = 300;
 
+    /** Text of all steps of a season; the newest is kept whatever its size. */
+    private const MOST_BYTES = 2_000_000;
+
     /** @param  list<Change>  $changes */
     public function remember(Season $season, array $changes, string $label): void
     {
         $season->changes()->where('undone', true)->delete();
         $season->changes()->create(['label' => mb_substr($label === '' ? 'a change' : $label, 0, 200),
             'changes' => array_map(fn (Change $change): array => $change->toArray(), $changes)]);
-        $oldest = $season->changes()->orderByDesc('id')->skip(self::KEPT)->value('id');
-        $oldest === null ?: $season->changes()->where('id', '<=', $oldest)->delete();
+        $this->forget($season);
+    }
+
+    /** Steps too many, or too large together, go: the oldest first. */
+    private function forget(Season $season): void
+    {
+        DB::delete(
+            'DELETE FROM season_changes WHERE season_id = ? AND id <= (SELECT max(id) FROM (SELECT id, row_number() OVER newest AS place,'
+            .' sum(octet_length(changes::text)) OVER newest AS bytes FROM season_changes WHERE season_id = ? WINDOW newest AS (ORDER BY id DESC)) AS steps'
+            .' WHERE place > ? OR (place > 1 AND bytes > ?))',
+            [$season->id, $season->id, self::KEPT, self::MOST_BYTES],
+        );
     }
 
     public function toUndo(Season $season): ?SeasonChange

@@ -14,6 +14,7 @@ use JollyPenny\Core\Season\File\InvalidSeason;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\File\SeasonSchema;
 use stdClass;
+use Throwable;
 
 /** Changes values of a season and keeps them, all or none, in one transaction; takes them back and does them again. */
 final class SeasonEditor
@@ -105,14 +106,16 @@ final class SeasonEditor
             }
         }
         $file = (new SeasonReader)->readChanged($document, $touched);
+        $kept = new KeptSeason($model, $document, $file);
         if ($made !== []) {
+            self::refuseWhatCannotBeReckoned($kept);
             $model->document = $document;
             $model->revision++;
             $model->save();
             $label === null ?: $this->history->remember($model, $made, $label);
         }
 
-        return new EditedSeason(new KeptSeason($model, $document, $file), $before->file);
+        return new EditedSeason($kept, $before->file);
     }
 
     /**
@@ -126,6 +129,17 @@ final class SeasonEditor
 
             return $work($model, $model->document);
         });
+    }
+
+    /** What passes the checks and still breaks the sums must not be kept: every page of the season would fail from then on. */
+    private static function refuseWhatCannotBeReckoned(KeptSeason $kept): void
+    {
+        try {
+            isset($kept->file->setups[0]) && $kept->costing->setup($kept->file->setups[0]);
+        } catch (Throwable $e) {
+            report($e);
+            throw InvalidSeason::because([], 'With this the season cannot be reckoned.', 'Nothing was changed. Try another value.');
+        }
     }
 
     /** @param  non-empty-list<Change>  $changes */

@@ -16,6 +16,9 @@ final class SeasonShelf
 {
     private const MOST = 200;
 
+    /** Text of all of a garden's seasons. */
+    private const MOST_BYTES = 50_000_000;
+
     /** @return list<array<string, mixed>> the last changed first, archived ones at the end */
     public static function lines(User $user): array
     {
@@ -39,6 +42,11 @@ final class SeasonShelf
             throw ValidationException::withMessages([
                 'from' => 'There are '.self::MOST.' seasons here already. Delete one you no longer need.',
             ]);
+        }
+
+        $bytes = (int) $user->seasons()->selectRaw('coalesce(sum(octet_length(document::text)), 0) AS bytes')->value('bytes');
+        if ($bytes > self::MOST_BYTES) {
+            throw ValidationException::withMessages(['from' => 'Your garden holds '.intdiv($bytes, 1_000_000).' MB, which is all there is room for. Delete a season you no longer need.']);
         }
 
         return self::keep($user, $document);

@@ -150,7 +150,7 @@ write_settings() {
   local key; key=$(sed -n 's/^APP_KEY=//p' "$dir/.env" 2>/dev/null)
   [ -n "$key" ] || key=base64:$(head -c 32 /dev/urandom | base64)
   cat >"$dir/.env" <<ENV
-APP_ENV=$([ "$1" = test ] && echo testing || echo production)
+APP_ENV=production
 APP_KEY=$key
 APP_URL=http://127.0.0.1:$3
 DB_HOST=127.0.0.1

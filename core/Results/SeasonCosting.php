@@ -10,6 +10,7 @@ use JollyPenny\Core\Planning\CropPlanner;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\SeasonIndex;
 use JollyPenny\Core\Season\Setup;
+use WeakMap;
 
 /** The costs of a season's set-ups. Plans and nursery baskets are made once for all of them. */
 final readonly class SeasonCosting
@@ -20,11 +21,15 @@ final readonly class SeasonCosting
 
     private NurseryBook $nursery;
 
+    /** @var WeakMap<Setup, SetupResult> what has been reckoned already */
+    private WeakMap $results;
+
     public function __construct(public Season $season)
     {
         $this->index = SeasonIndex::of($season);
         $this->planner = new CropPlanner($this->index);
         $this->nursery = new NurseryBook($this->index);
+        $this->results = new WeakMap();
     }
 
     public function books(Setup $setup): SetupBooks
@@ -34,7 +39,7 @@ final readonly class SeasonCosting
 
     public function setup(Setup $setup): SetupResult
     {
-        return SetupCosting::of($this->books($setup));
+        return $this->results[$setup] ??= SetupCosting::of($this->books($setup));
     }
 
     /** @return array{format: string, version: int, setups: list<SetupResult>} the result, as it is printed and sent */

@@ -70,9 +70,13 @@ it('adds every ready-made set-up, a copy, and mix and match, and takes each back
         [
             ...array_map(fn (string $id) => ['ready_made' => $id], array_keys((new Catalogue())->setups())),
             ['copy' => 'bench'],
-            ['mix' => 'saved'],
+            ['work' => 'saved'],
         ] as $input
     ) {
+        if (isset($input['work'])) {
+            $work = $this->postJson("/api/seasons/{$season->id}/work", ['kind' => 'mix', 'setup' => $input['work']]);
+            $input = ['work' => $work->assertStatus(202)->assertJsonPath('state', 'done')->json('id')];
+        }
         $answer = $this->postJson("/api/seasons/{$season->id}/setups", $input)
             ->assertOk()
             ->json();

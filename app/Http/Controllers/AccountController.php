@@ -8,12 +8,14 @@ use App\Gardens\Garden;
 use App\Http\Gardener;
 use App\Http\Json;
 use App\Http\Requests\AccountRequest;
+use App\Http\Tries;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Password;
 use OpenApi\Attributes as OA;
 
 /** The account behind a garden: kept with an e-mail and a password, changed, exported, deleted. */
@@ -54,7 +56,7 @@ final class AccountController
         $user = $this->gardener->user();
         abort_unless($user->trial, 409, 'This garden has an account already.');
         $user->update(['email' => $request->email(), 'password' => $request->string('password')->value(), 'trial' => false]);
-        $request->session()->regenerate();
+        $request->session()->regenerate(true);
 
         return $this->show();
     }
@@ -73,11 +75,12 @@ final class AccountController
                 ->where('id', '<>', $request->session()->getId())
                 ->delete();
             $user->update(['password' => $request->string('password')->value()]);
+            Password::deleteToken($user);
         }
         if ($request->filled('email')) {
             $user->update(['email' => $request->email()]);
         }
-        $request->session()->regenerate();
+        $request->session()->regenerate(true);
 
         return $this->show();
     }
@@ -88,6 +91,7 @@ final class AccountController
     public function destroy(Request $request): Response
     {
         $user = $this->gardener->user();
+        self::countGuess($user);
         $user->trial ?:
         $request->validate(
             ['current_password' => ['required', 'current_password']],
@@ -118,5 +122,11 @@ final class AccountController
             200,
             ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="jolly-penny.json"'],
         );
+    }
+
+    /** Whoever sits at somebody's open page may not try passwords without end. */
+    public static function countGuess(User $user): void
+    {
+        $user->trial ?: Tries::count(['password:'.$user->id => 5], 'Too many tries. Wait a minute, then try again.');
     }
 }

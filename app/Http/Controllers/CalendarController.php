@@ -21,7 +21,6 @@ use InvalidArgumentException;
 use JollyPenny\Core\Choosing\Reliefs;
 use JollyPenny\Core\Editing\BarMoves;
 use JollyPenny\Core\Pictures\BenchDays;
-use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Tasks\Tasks;
 use JollyPenny\Core\Tasks\Timing;
@@ -49,7 +48,7 @@ final class CalendarController
     public function show(int $season, string $setup): JsonResponse
     {
         [$kept, $row] = $this->find($season, $setup);
-        $books = (new SeasonCosting($kept->file))->books($row);
+        $books = $kept->costing->books($row);
         $bench = BenchDays::of($books);
         $crowding = BenchDays::crowding($bench);
         $feed = CalendarFeed::query()->where('season_id', $kept->model->id)->where('setup', $row->id)->first();
@@ -84,7 +83,7 @@ final class CalendarController
             'by' => ['required', 'integer', 'between:-3650,3650'],
         ]);
         [$kept, $row] = $this->find($season, $setup);
-        $moves = new BarMoves((new SeasonCosting($kept->file))->books($row));
+        $moves = new BarMoves($kept->costing->books($row));
         try {
             $edit = isset($input['stage'])
                 ? $moves->stretched($crop, (int) $input['stage'], (int) $input['by'])

@@ -7,19 +7,18 @@ namespace App\Http\Controllers;
 use App\Http\Gardener;
 use App\Http\Json;
 use App\Http\SeasonState;
+use App\Models\Work;
 use App\Seasons\SeasonEditor;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
 use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\Difference;
-use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Drafting\ReadyMade;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Pictures\ComparedStacks;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Years\YearsCosting;
 use OpenApi\Attributes as OA;
 use stdClass;
@@ -29,8 +28,6 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 final class CompareController
 {
     private const MOST_SEASONS = 10;
-
-    private const MIX_SECONDS = 120;
 
     public function __construct(private readonly Gardener $gardener)
     {
@@ -46,7 +43,7 @@ final class CompareController
     public function show(int $season): JsonResponse
     {
         $kept = $this->gardener->kept($season);
-        $result = (new SeasonCosting($kept->file))->result();
+        $result = $kept->costing->result();
 
         $comparison = Comparison::of($result['setups'], $kept->file);
 
@@ -68,7 +65,7 @@ final class CompareController
     {
         $kept = $this->gardener->kept($season);
         $setups = array_column($kept->file->setups, null, 'id');
-        $costing = new SeasonCosting($kept->file);
+        $costing = $kept->costing;
         $result = fn (string $key) => $costing->setup($setups[$request->string($key)->value()] ?? throw new NotFoundHttpException);
 
         return Json::of(Difference::between($result('from'), $result('to'), $kept->file->currency));
@@ -101,7 +98,7 @@ final class CompareController
     #[OA\Post(
         path: '/api/seasons/{season}/setups',
         operationId: 'addSetup',
-        summary: 'One more set-up: ready-made, a copy, or mix and match',
+        summary: 'One more set-up: ready-made, a copy, or one that has been worked out',
         tags: ['Compare'],
     )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
@@ -114,30 +111,21 @@ final class CompareController
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function store(Request $request, SeasonEditor $editor, SeasonState $state, int $season): JsonResponse
     {
-        $input = $request->validate(['ready_made' => ['nullable', 'string'], 'copy' => ['nullable', 'string'], 'mix' => ['nullable', 'string']]);
+        $input = $request->validate([
+            'ready_made' => ['nullable', 'string', 'max:100'],
+            'copy' => ['nullable', 'string', 'max:100'],
+            'work' => ['nullable', 'integer'],
+        ]);
+        $made = isset($input['work']) ? $this->workedOut($season, (int) $input['work']) : null;
         $added = '';
-        // Weighing may take its time: the season is not locked meanwhile.
-        $mixed = isset($input['mix']) ? $this->mixed($season, $input['mix']) : null;
-        $kept = $editor->edit($this->gardener->season($season)->id, 'a set-up', function (stdClass $document) use ($input, $mixed, &$added): array {
+        $kept = $editor->edit($this->gardener->season($season)->id, 'a set-up', function (stdClass $document) use ($input, $made, &$added): array {
             $draft = new SeasonDraft($document);
-            if ($mixed !== null) {
-                $added = MixAndMatch::ID;
+            if ($made !== null) {
+                $added = Cell::text($made->id);
 
-                return [['path' => ['setups', MixAndMatch::ID], 'to' => $mixed]];
+                return [['path' => ['setups', $added], 'to' => $made]];
             }
-            if (isset($input['copy'])) {
-                $copy = clone (array_column($draft->rows('setups'), null, 'id')[$input['copy']] ?? throw new NotFoundHttpException);
-                $copy->name = mb_substr($copy->name, 0, 180).', changed';
-                $copy->meta = (object) ['copied' => $input['copy']];
-                $added = $draft->add('setups', $copy);
-
-                return $draft->edits();
-            }
-            try {
-                $added = (new ReadyMade($draft))->add((string) ($input['ready_made'] ?? ''));
-            } catch (NotInCatalogue $e) {
-                throw ValidationException::withMessages(['ready_made' => $e->getMessage()]);
-            }
+            $added = isset($input['copy']) ? self::copy($draft, $input['copy']) : self::readyMade($draft, (string) ($input['ready_made'] ?? ''));
 
             return $draft->edits();
         });
@@ -145,14 +133,29 @@ final class CompareController
         return $state->answer($kept, $added, ['added' => $added]);
     }
 
-    /** The row of the set-up in which each crop takes its cheapest way. */
-    private function mixed(int $season, string $base): stdClass
+    /** The row of a set-up that has been worked out. */
+    private function workedOut(int $season, int $work): stdClass
     {
-        set_time_limit(self::MIX_SECONDS);
-        $kept = $this->gardener->kept($season);
-        $setup = array_column($kept->file->setups, null, 'id')[$base] ?? throw new NotFoundHttpException;
-        $matched = (new SeasonWriter)->document((new MixAndMatch($kept->file, $setup))->season());
+        $done = Work::query()->where('season_id', $this->gardener->season($season)->id)->where('state', 'done')->findOrFail($work);
 
-        return array_column($matched->setups, null, 'id')[MixAndMatch::ID];
+        return $done->result instanceof stdClass ? $done->result : throw new NotFoundHttpException;
+    }
+
+    private static function copy(SeasonDraft $draft, string $id): string
+    {
+        $copy = clone (array_column($draft->rows('setups'), null, 'id')[$id] ?? throw new NotFoundHttpException);
+        $copy->name = mb_substr($copy->name, 0, 180).', changed';
+        $copy->meta = (object) ['copied' => $id];
+
+        return $draft->add('setups', $copy);
+    }
+
+    private static function readyMade(SeasonDraft $draft, string $id): string
+    {
+        try {
+            return (new ReadyMade($draft))->add($id);
+        } catch (NotInCatalogue $e) {
+            throw ValidationException::withMessages(['ready_made' => $e->getMessage()]);
+        }
     }
 }

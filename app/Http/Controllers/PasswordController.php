@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Jobs\SendResetLink;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -21,8 +22,9 @@ final class PasswordController
     #[OA\Response(response: 204, description: 'Sent, if there is such an account')]
     public function forgot(Request $request): Response
     {
-        $input = $request->validate(['email' => ['required', 'email', 'max:255']], ['email.*' => 'Type the e-mail of your account.']);
-        Password::sendResetLink(['email' => mb_strtolower(trim($input['email']))]);
+        $input = $request->validate(['email' => ['required', 'string', 'email', 'max:200']], ['email.*' => 'Type the e-mail of your account.']);
+        // Known or not, the same is done here; whether there is a letter to write is found out beside.
+        SendResetLink::dispatch(mb_strtolower(trim($input['email'])));
 
         return new Response(status: 204);
     }
@@ -42,9 +44,9 @@ final class PasswordController
     {
         $input = $request->validate(
             [
-                'email' => ['required', 'string'],
-                'token' => ['required', 'string'],
-                'password' => ['required', 'max:1000', Strength::min(8)],
+                'email' => ['required', 'string', 'max:200'],
+                'token' => ['required', 'string', 'max:200'],
+                'password' => ['required', 'string', 'max:1000', Strength::min(8)],
             ],
             ['password.*' => 'Take a password of at least 8 characters.'],
         );

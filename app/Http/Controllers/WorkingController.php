@@ -8,7 +8,6 @@ use App\Http\Gardener;
 use App\Http\Json;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Results\SetupCosting;
 use JollyPenny\Core\Workings\BuyingWorkings;
 use JollyPenny\Core\Workings\CropWorkings;
@@ -46,7 +45,7 @@ final class WorkingController
     public function __invoke(Request $request, Gardener $gardener, int $season, string $setup, string $figure): JsonResponse
     {
         $kept = $gardener->kept($season);
-        $costing = new SeasonCosting($kept->file);
+        $costing = $kept->costing;
         $books = $costing->books(array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException());
         $result = SetupCosting::of($books);
         $crop = $request->query('crop');

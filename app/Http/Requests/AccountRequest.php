@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Controllers\AccountController;
+use App\Http\Tries;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -12,6 +14,9 @@ use Illuminate\Validation\Rules\Password;
 /** E-mail and password: both to keep a garden, either with the current password to change it. */
 final class AccountRequest extends FormRequest
 {
+    /** Registering tells whether an e-mail is known: from one address only so often. */
+    private const AN_HOUR = 5;
+
     public function authorize(): bool
     {
         return true;
@@ -19,6 +24,12 @@ final class AccountRequest extends FormRequest
 
     protected function prepareForValidation(): void
     {
+        $user = $this->user();
+        if ($this->isMethod('PATCH') && $user instanceof User) {
+            AccountController::countGuess($user);
+        } elseif ($this->isMethod('POST')) {
+            Tries::count(['register:'.$this->ip() => self::AN_HOUR], 'Too many gardens were kept from here. Try again in an hour.', 3600);
+        }
         if (is_string($this->input('email'))) {
             $this->merge(['email' => mb_strtolower(trim($this->string('email')->value()))]);
         }
@@ -32,7 +43,7 @@ final class AccountRequest extends FormRequest
         $change = $this->isMethod('PATCH');
 
         return [
-            'email' => [$change ? 'nullable' : 'required', 'email', 'max:255', Rule::unique('users', 'email')->ignore($id)],
+            'email' => [$change ? 'nullable' : 'required', 'string', 'email', 'max:200', Rule::unique('users', 'email')->ignore($id)],
             'password' => [$change ? 'nullable' : 'required', 'string', 'max:1000', Password::min(8)],
             'current_password' => $change ? ['required', 'current_password'] : ['nullable'],
         ];

@@ -14,6 +14,16 @@ use stdClass;
 /** What a schema cannot say: that things named exist, and that rows make sense together. */
 final class MeaningCheck
 {
+    /** Crops times set-ups. */
+    private const MOST_LINES = 8000;
+
+    /** Plants of all crops. */
+    private const MOST_WANTED = 200_000;
+
+    private const YEARS_AWAY = 2;
+
+    private const LEAST_RATE = 0.0001;
+
     private readonly Node $season;
 
     /** @var array<string, array<array-key, Node>> rows by list and id */
@@ -29,7 +39,10 @@ final class MeaningCheck
     {
         $faults = [...$this->indexRows()];
         foreach (
-            [$this->references(), $this->places(), $this->tariff(), $this->seed(), $this->methods(), $this->crops(), $this->emergenceData()] as $found
+            [
+                $this->size(), $this->times(), $this->references(), $this->places(), $this->tariff(), $this->seed(), $this->methods(),
+                $this->crops(), $this->emergenceData(),
+            ] as $found
         ) {
             foreach ($found as $fault) {
                 $faults[] = $fault;
@@ -102,6 +115,50 @@ final class MeaningCheck
             "There is no \"{$id}\" in ".implode(' or ', $reference->names).'.',
             $near === null ? 'Add it there, or name one that is.' : "Did you mean \"{$near}\"?",
         );
+    }
+
+    /** @return Generator<Fault> a season that could not be reckoned in time, though each of its lists is short enough */
+    private function size(): Generator
+    {
+        $crops = $this->season->rows('crops');
+        $lines = count($crops) * count($this->season->rows('setups'));
+        if ($lines > self::MOST_LINES) {
+            yield $this->season->fault('setups', 'Crops times set-ups come to '.number_format($lines).'.',
+                'Keep them to '.number_format(self::MOST_LINES).': take out set-ups, or part the list into two seasons.');
+        }
+        $wanted = array_sum(array_map(fn (Node $crop): float => max(0.0, $crop->number('wanted') ?? 0.0), $crops));
+        if ($wanted > self::MOST_WANTED) {
+            yield $this->season->fault('crops', 'The list wants '.number_format($wanted).' plants in all.',
+                'Keep it to '.number_format(self::MOST_WANTED).', or part it into two seasons.');
+        }
+    }
+
+    /** @return Generator<Fault> dates far from the season's year, frosts the wrong way round, a rate too small to divide by */
+    private function times(): Generator
+    {
+        $year = $this->season->number('year');
+        $dated = [[$this->season, 'last_frost'], [$this->season, 'first_frost']];
+        $credit = $this->season->child('electricity')?->child('heat_credit');
+        if ($credit !== null) {
+            $dated[] = [$credit, 'until'];
+        }
+        foreach ($this->season->rows('crops') as $crop) {
+            $dated[] = [$crop, 'sow_on'];
+        }
+        foreach ($dated as [$row, $key]) {
+            $date = $row->text($key);
+            if ($date !== null && $year !== null && abs((int) substr($date, 0, 4) - $year) > self::YEARS_AWAY) {
+                yield $row->fault($key, "{$date} is more than two years from the season's year, {$year}.", 'Check the year of both.');
+            }
+        }
+        [$last, $first] = [$this->season->text('last_frost'), $this->season->text('first_frost')];
+        if ($last !== null && $first !== null && $first <= $last) {
+            yield $this->season->fault('first_frost', 'The first frost of autumn is not after the last of spring.', 'Check both dates.');
+        }
+        $rate = $this->season->number('discount_rate');
+        if ($rate !== null && $rate > 0.0 && $rate < self::LEAST_RATE) {
+            yield $this->season->fault('discount_rate', 'The rate is too small to tell from 0.', 'Give 0, or '.self::LEAST_RATE.' to 0.5.');
+        }
     }
 
     /** @return Generator<Fault> */

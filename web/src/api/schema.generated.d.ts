@@ -204,7 +204,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** One more set-up: ready-made, a copy, or mix and match */
+        /** One more set-up: ready-made, a copy, or one that has been worked out */
         post: operations["addSetup"];
         delete?: never;
         options?: never;
@@ -539,6 +539,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin working something out */
+        post: operations["beginWork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/work/{work}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far it is, and what came of it */
+        get: operations["work"];
+        put?: never;
+        post?: never;
+        /** Stop it */
+        delete: operations["stopWork"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/setups/{setup}/workings/{figure}": {
         parameters: {
             query?: never;
@@ -609,7 +644,7 @@ export interface components {
              */
             hourly_value: number;
             /**
-             * @description per season
+             * @description per season: 0, or from 0.0001
              * @default 0
              */
             discount_rate: number;
@@ -1743,6 +1778,8 @@ export interface components {
                 to: string | number;
             };
         };
+        /** @enum {string} */
+        WorkKind: "mix";
         Result: {
             format: string;
             version: number;
@@ -1763,6 +1800,8 @@ export interface components {
             moved?: components["schemas"]["Moved"] | null;
             unknown?: string[];
             added?: string;
+            /** @description no figures could be made of it */
+            unreckoned?: boolean;
         };
         Compared: {
             revision: number;
@@ -1776,7 +1815,22 @@ export interface components {
         NewSetup: {
             ready_made?: string;
             copy?: string;
-            mix?: string;
+            work?: number;
+        };
+        NewWork: {
+            kind: components["schemas"]["WorkKind"];
+            setup: string;
+        };
+        Work: {
+            id: number;
+            kind: string;
+            setup: string;
+            revision: number;
+            /** @enum {unknown} */
+            state: "waiting" | "working" | "done" | "failed" | "stopped";
+            done: number;
+            /** @description 0 where nobody knows */
+            total: number;
         };
         NewMethod: {
             school?: string;
@@ -2940,6 +2994,83 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description Signed out */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    beginWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewWork"];
+            };
+        };
+        responses: {
+            /** @description Begun, or done before for the same season */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Work"];
+                };
+            };
+            /** @description Two things are being worked out already */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                work: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The work */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Work"];
+                };
+            };
+        };
+    };
+    stopWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                work: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Stopped */
             204: {
                 headers: {
                     [name: string]: unknown;

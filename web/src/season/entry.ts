@@ -15,6 +15,8 @@ export interface Entry {
   history: SeasonState['history'];
   figures: Record<string, Figures>;
   last: LastChange | null;
+  /** No figures could be made of it; what there is can be seen, and the last change taken back. */
+  unreckoned: boolean;
 }
 
 interface Figures {
@@ -35,7 +37,14 @@ export function take(known: Entry | undefined, state: SeasonState, label?: strin
     else if (before !== undefined) figures[id] = before;
   }
   const last = label === undefined || !state.moved ? (known?.last ?? null) : { label, ...state.moved };
-  return { revision: state.revision, season: state.season, history: state.history, figures, last };
+  return {
+    revision: state.revision,
+    season: state.season,
+    history: state.history,
+    figures,
+    last,
+    unreckoned: state.unreckoned === true,
+  };
 }
 
 /** The wished set-up where there is one, else the first. */

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useState } from 'react';
 import type { Till } from '../api/types';
-import { useOnScreen, useSnapshot } from '../season/SeasonContext';
+import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
 import { ConflictDialog } from '../season/ConflictDialog';
 import { TillStrip, type Last } from '../till/TillStrip';
 import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
@@ -20,7 +20,8 @@ const OF_CROP: Record<string, string> = { per_finished: 'per_finished', nursery_
 /** A planning screen: its work, the till, and the workings of any figure on it. */
 export function PlanningPage({ children, till }: Props) {
   const [asked, ask] = useState<Asked | null>(null);
-  const { status, last, season } = useSnapshot();
+  const { status, last, season, entry } = useSnapshot();
+  const store = useStore();
   const shown = useOnScreen();
   if (season !== null && season.setups.length === 0) {
     return (
@@ -28,6 +29,29 @@ export function PlanningPage({ children, till }: Props) {
         <h1>No way of raising anything yet</h1>
         <p>A set-up says how things are raised and under what. Take a ready-made one to begin with.</p>
         <AddSetup season={season} />
+      </main>
+    );
+  }
+  if (entry?.unreckoned === true) {
+    return (
+      <main className="work" id="work">
+        <h1>This season cannot be reckoned</h1>
+        <p role="alert">
+          Something in it breaks the sums. It has been noted. Nothing is lost: take the last change back, or download the season.
+        </p>
+        <p>
+          {entry.history.undo !== null && (
+            <button type="button" className="plain" data-action="undo" onClick={store.undo}>
+              Take back: {entry.history.undo}
+            </button>
+          )}{' '}
+          <a className="plain" href={`/api/seasons/${store.id}/file`} download>
+            Download it
+          </a>{' '}
+          <a className="plain" href="/seasons">
+            Your seasons
+          </a>
+        </p>
       </main>
     );
   }

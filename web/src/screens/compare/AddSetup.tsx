@@ -1,9 +1,14 @@
+import { useQuery } from '@tanstack/react-query';
 import { Button, Dropdown } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { answered, client, words } from '../../api/client';
-import type { Season } from '../../api/types';
+import type { Season, Work } from '../../api/types';
+import { useSnapshot, useStore } from '../../season/SeasonContext';
 import { useCatalogue } from '../../season/useCatalogue';
-import { useStore, useSnapshot } from '../../season/SeasonContext';
+
+const LOOK_MS = 700;
+
+type Way = { ready_made?: string; copy?: string; work?: number };
 
 /** One more way beside the others: ready-made, mixed and matched, or a copy to change one thing in. */
 export function AddSetup({ season }: { season: Season }) {
@@ -11,21 +16,30 @@ export function AddSetup({ season }: { season: Season }) {
   const { setup } = useSnapshot();
   const [busy, setBusy] = useState(false);
   const [why, setWhy] = useState<string | null>(null);
+  const [work, setWork] = useState<Work | null>(null);
   const { data: catalogue } = useCatalogue();
-  const add = async (body: { ready_made?: string; copy?: string; mix?: string }) => {
+  const attempt = async (doing: () => Promise<void>) => {
     setBusy(true);
     setWhy(null);
     try {
-      const state = await store.run('a set-up', () =>
-        answered(client.POST('/api/seasons/{season}/setups', { params: { path: { season: store.id } }, body })),
-      );
-      if (state.added) store.show(state.added);
+      await doing();
     } catch (error) {
       setWhy(words(error));
     } finally {
       setBusy(false);
     }
   };
+  const add = (body: Way) =>
+    attempt(async () => {
+      const request = { params: { path: { season: store.id } }, body };
+      const state = await store.run('a set-up', () => answered(client.POST('/api/seasons/{season}/setups', request)));
+      if (state.added) store.show(state.added);
+    });
+  const mix = () =>
+    attempt(async () => {
+      const body = { kind: 'mix' as const, setup: setup ?? '' };
+      setWork(await answered(client.POST('/api/seasons/{season}/work', { params: { path: { season: store.id } }, body })));
+    });
   const name = season.setups.find(({ id }) => id === setup)?.name ?? '';
   const items = [
     ...(setup === null || season.setups.length === 0
@@ -37,27 +51,67 @@ export function AddSetup({ season }: { season: Season }) {
         ]),
     ...(catalogue?.setups ?? []).map((made) => ({ key: `made:${made.id}`, label: made.name })),
   ];
+  const pick = (key: string) => {
+    if (key === 'mix') return mix();
+    return add(key === 'copy' ? { copy: setup ?? '' } : { ready_made: key.slice('made:'.length) });
+  };
+  const ended = (done: Work) => {
+    setWork(null);
+    if (done.state === 'done') void add({ work: done.id });
+    else if (done.state === 'failed') setWhy('It could not be worked out: the season has changed meanwhile. Try again.');
+  };
   return (
     <div className="add-setup">
-      <Dropdown
-        trigger={['click']}
-        menu={{
-          items,
-          onClick: ({ key }) =>
-            void add(
-              key === 'mix' ? { mix: setup ?? '' } : key === 'copy' ? { copy: setup ?? '' } : { ready_made: key.slice(5) },
-            ),
-        }}
-      >
-        <Button loading={busy} data-add-setup>
-          {busy ? 'Weighing…' : 'Add a way ▾'}
-        </Button>
-      </Dropdown>
+      {work === null ? (
+        <Dropdown trigger={['click']} menu={{ items, onClick: ({ key }) => void pick(key) }}>
+          <Button loading={busy} data-add-setup>
+            Add a way ▾
+          </Button>
+        </Dropdown>
+      ) : (
+        <Progress season={store.id} begun={work} ended={ended} />
+      )}
       {why !== null && (
         <p className="trouble" role="alert">
           {why}
         </p>
       )}
     </div>
+  );
+}
+
+/** How far something is that is worked out beside, and the way to stop it. */
+function Progress({ season, begun, ended }: { season: number; begun: Work; ended: (work: Work) => void }) {
+  const path = { params: { path: { season, work: begun.id } } };
+  const { data: work = begun } = useQuery({
+    queryKey: ['work', season, begun.id],
+    queryFn: () => answered(client.GET('/api/seasons/{season}/work/{work}', path)),
+    initialData: begun,
+    refetchInterval: LOOK_MS,
+  });
+  const tell = useRef(ended);
+  useEffect(() => {
+    tell.current = ended;
+  });
+  useEffect(() => {
+    if (!['waiting', 'working'].includes(work.state)) tell.current(work);
+  }, [work]);
+  const stop = () => {
+    void answered(client.DELETE('/api/seasons/{season}/work/{work}', path)).then(
+      () => ended({ ...work, state: 'stopped' }),
+      () => undefined,
+    );
+  };
+  const count =
+    work.total > 0
+      ? `${work.done.toLocaleString('en')} of ${work.total.toLocaleString('en')} ways`
+      : `${work.done.toLocaleString('en')} ways so far`;
+  return (
+    <p role="status" data-work={work.state}>
+      {work.state === 'waiting' ? 'Waiting its turn…' : `Weighing ${count}…`}{' '}
+      <button type="button" className="plain" onClick={stop}>
+        Stop
+      </button>
+    </p>
   );
 }

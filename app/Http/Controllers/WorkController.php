@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Gardener;
+use App\Http\Json;
+use App\Jobs\DoWork;
+use App\Models\Work;
+use App\Work\WorkKind;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\Rules\Enum;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** What takes longer than an answer may: begun, looked after, stopped. */
+final class WorkController
+{
+    /** At a time, for one person. */
+    private const MOST = 2;
+
+    public function __construct(private readonly Gardener $gardener)
+    {
+    }
+
+    #[OA\Post(path: '/api/seasons/{season}/work', operationId: 'beginWork', summary: 'Begin working something out', tags: ['Work'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewWork'))]
+    #[OA\Response(response: 202, description: 'Begun, or done before for the same season', content: new OA\JsonContent(ref: '#/components/schemas/Work'))]
+    #[OA\Response(response: 409, description: 'Two things are being worked out already')]
+    public function store(Request $request, int $season): JsonResponse
+    {
+        $input = $request->validate(['kind' => ['required', new Enum(WorkKind::class)], 'setup' => ['required', 'string', 'max:100']]);
+        $kept = $this->gardener->kept($season);
+        in_array($input['setup'], array_column($kept->file->setups, 'id'), true) ?: throw new NotFoundHttpException;
+        $same = ['season_id' => $kept->model->id, 'revision' => $kept->model->revision, 'kind' => $input['kind'], 'setup' => $input['setup']];
+        /** @var ?Work $work */
+        $work = Work::query()->where($same)->whereIn('state', ['done', ...Work::ACTIVE])->first();
+        if ($work === null) {
+            $user = $this->gardener->user();
+            if (Work::query()->where('user_id', $user->id)->whereIn('state', Work::ACTIVE)->count() >= self::MOST) {
+                throw new ConflictHttpException('Two things are being worked out for you already. Wait for one of them, or stop it.');
+            }
+            $work = Work::query()->create(['user_id' => $user->id, ...$same]);
+            DoWork::dispatch($work->id);
+            $work->refresh();
+        }
+
+        return self::answer($work, 202);
+    }
+
+    #[OA\Get(path: '/api/seasons/{season}/work/{work}', operationId: 'work', summary: 'How far it is, and what came of it', tags: ['Work'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'work', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 200, description: 'The work', content: new OA\JsonContent(ref: '#/components/schemas/Work'))]
+    public function show(int $season, int $work): JsonResponse
+    {
+        return self::answer($this->find($season, $work));
+    }
+
+    #[OA\Delete(path: '/api/seasons/{season}/work/{work}', operationId: 'stopWork', summary: 'Stop it', tags: ['Work'])]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'work', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 204, description: 'Stopped')]
+    public function destroy(int $season, int $work): Response
+    {
+        Work::query()->whereKey($this->find($season, $work)->id)->whereIn('state', Work::ACTIVE)->update(['state' => 'stopped']);
+
+        return new Response(status: 204);
+    }
+
+    private function find(int $season, int $work): Work
+    {
+        /** @var Work */
+        return Work::query()->where('season_id', $this->gardener->season($season)->id)->findOrFail($work);
+    }
+
+    private static function answer(Work $work, int $status = 200): JsonResponse
+    {
+        return Json::of($work->only(['id', 'kind', 'setup', 'revision', 'state', 'done', 'total']), $status);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+/** The names this installation answers to: its own address, on any of the loopback's names where that is loopback. */
+final readonly class TrustedHosts
+{
+    private const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
+
+    /** @return list<string> */
+    public static function patterns(): array
+    {
+        return array_map(fn (string $host): string => '^'.preg_quote($host).'$', self::names());
+    }
+
+    public static function isLoopback(): bool
+    {
+        return in_array(self::own(), self::LOOPBACK, true);
+    }
+
+    /** @return list<string> */
+    private static function names(): array
+    {
+        return self::isLoopback() ? self::LOOPBACK : [self::own()];
+    }
+
+    private static function own(): string
+    {
+        $url = config('app.url');
+
+        return (string) parse_url(is_string($url) ? $url : '', PHP_URL_HOST);
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Casts\AsDocument;
+use App\Work\WorkKind;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Something being worked out for a season beside the answers at once; its result holds for the revision it was made of.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property int $season_id
+ * @property int $revision
+ * @property WorkKind $kind
+ * @property string $setup  id
+ * @property string $state  waiting, working, done, failed or stopped
+ * @property int $done
+ * @property int $total  0 where nobody knows
+ * @property mixed $result
+ */
+final class Work extends Model
+{
+    public const ACTIVE = ['waiting', 'working'];
+
+    protected $guarded = ['id'];
+
+    /** @var array<string, mixed> */
+    protected $attributes = ['state' => 'waiting', 'done' => 0, 'total' => 0, 'result' => null];
+
+    /** @var array<string, string> */
+    protected $casts = ['kind' => WorkKind::class, 'result' => AsDocument::class, 'done' => 'integer', 'total' => 'integer', 'revision' => 'integer'];
+}

@@ -1,0 +1,221 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Jobs\DoWork;
+use App\Jobs\SendResetLink;
+use App\Models\Season;
+use App\Models\Work;
+use App\Seasons\SeasonShelf;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Facades\Queue;
+use JollyPenny\Core\Season\File\InvalidSeason;
+use Tests\Seasons;
+
+/** A season that is as large as the checks let pass in one way, one more. */
+function tooLarge(string $way): array
+{
+    $file = Seasons::small();
+    $crop = fn (int $n, int $wanted = 1): array => ['id' => "c{$n}", 'wanted' => $wanted] + $file['crops'][0];
+    $setup = fn (int $n): array => ['id' => "s{$n}"] + $file['setups'][0];
+
+    return match ($way) {
+        'crops' => ['crops' => array_map($crop, range(1, 1001))] + $file,
+        'set-ups' => ['setups' => array_map($setup, range(1, 41))] + $file,
+        'lines' => ['crops' => array_map($crop, range(1, 201)), 'setups' => array_map($setup, range(1, 40))] + $file,
+        'wanted of one' => ['crops' => [$crop(1, 10_001)]] + $file,
+        'wanted of all' => ['crops' => array_map(fn (int $n): array => $crop($n, 10_000), range(1, 21))] + $file,
+    };
+}
+
+it('refuses a season too large to be reckoned, in words', function (string $way, string $path) {
+    try {
+        Seasons::read(tooLarge($way));
+        $this->fail('It was accepted.');
+    } catch (InvalidSeason $e) {
+        expect(array_column($e->faults, 'path'))->toContain($path)->and($e->faults[0]->remedy)->not->toBe('');
+    }
+})->with([
+    ['crops', '$.crops'], ['set-ups', '$.setups'], ['lines', '$.setups'], ['wanted of one', '$.crops[0].wanted'], ['wanted of all', '$.crops'],
+]);
+
+it('shows what there is of a season that cannot be reckoned, and takes the last change back', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['name'], 'from' => $season->document->name, 'to' => 'Broken']]])->assertOk();
+    // Something no check knows of: written past them all.
+    $document = Season::query()->findOrFail($season->id)->document;
+    $document->methods[0]->stages[0]->container = 'gone';
+    DB::table('seasons')->where('id', $season->id)->update(['document' => json_encode($document)]);
+    $answer = $this->getJson("/api/seasons/{$season->id}")->assertOk();
+    expect($answer->json('unreckoned'))->toBeTrue()->and($answer->json('season.name'))->toBe('Broken')->and($answer->json('history.undo'))->not->toBeNull();
+    $this->get("/api/seasons/{$season->id}/file")->assertOk();
+});
+
+it('works out beside what takes long, keeps it for the revision, and lets it be stopped', function () {
+    Queue::fake();
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $begin = fn (string $setup) => $this->postJson("/api/seasons/{$season->id}/work", ['kind' => 'mix', 'setup' => $setup]);
+    $one = $begin('bench')->assertStatus(202)->assertJsonPath('state', 'waiting')->json('id');
+    expect($begin('bench')->json('id'))->toBe($one);
+    $two = $begin('saved')->assertStatus(202)->json('id');
+    expect($begin('kit')->assertStatus(409)->json('detail'))->toContain('Two things');
+    Queue::assertPushed(DoWork::class, 2);
+    $this->deleteJson("/api/seasons/{$season->id}/work/{$two}")->assertNoContent();
+    (new DoWork($two))->handle();
+    expect(Work::query()->findOrFail($two)->state)->toBe('stopped');
+    (new DoWork($one))->handle();
+    expect($this->getJson("/api/seasons/{$season->id}/work/{$one}")->json('state'))->toBe('done')->and($begin('bench')->json('id'))->toBe($one);
+    $this->postJson("/api/seasons/{$season->id}/setups", ['work' => $one])->assertOk()->assertJsonPath('added', 'mix');
+    // The season has changed: what was worked out holds no longer.
+    expect($begin('bench')->json('id'))->not->toBe($one);
+    $begin('none')->assertNotFound();
+    $this->postJson("/api/seasons/{$season->id}/work", ['kind' => 'magic', 'setup' => 'bench'])->assertStatus(422);
+});
+
+it('stops in the middle when somebody says so', function () {
+    Queue::fake();
+    [$user, $season] = gardener();
+    $id = $this->actingAs($user)->postJson("/api/seasons/{$season->id}/work", ['kind' => 'mix', 'setup' => 'bench'])->json('id');
+    Work::query()->whereKey($id)->update(['state' => 'waiting']);
+    DB::listen(function ($query) use ($id): void {
+        if (str_contains($query->sql, 'update "works" set "done"') === false && str_contains($query->sql, '"state" = ?') && $query->bindings[0] === 'working') {
+            DB::table('works')->where('id', $id)->update(['state' => 'stopped']);
+        }
+    });
+    (new DoWork($id))->handle();
+    expect(Work::query()->findOrFail($id))->state->toBe('stopped')->result->toBeNull();
+});
+
+it('brings along a season made in a trial garden whose demo was deleted, and what lies in its bin', function () {
+    account();
+    $this->get('/');
+    $demo = $this->getJson('/api/seasons')->json('seasons.0.id');
+    $this->deleteJson("/api/seasons/{$demo}")->assertNoContent();
+    $mine = $this->postJson('/api/seasons', ['from' => 'file', 'text' => Seasons::json(Seasons::small())])->json('id');
+    $binned = $this->postJson('/api/seasons', ['from' => 'file', 'text' => Seasons::json(Seasons::small())])->json('id');
+    $this->deleteJson("/api/seasons/{$binned}")->assertNoContent();
+    $this->postJson('/api/session', ['email' => 'mossy@example.org', 'password' => SECRET])->assertOk();
+    expect(array_column($this->getJson('/api/seasons')->json('seasons'), 'id'))->toContain($mine)->not->toContain($demo);
+    $this->postJson("/api/seasons/{$binned}/restore")->assertNoContent();
+    $this->getJson("/api/seasons/{$binned}")->assertOk();
+});
+
+it('ends the session that was there before a garden is kept, and before one signs in', function () {
+    $this->get('/');
+    $stolen = session()->getId();
+    expect(DB::table('sessions')->where('id', $stolen)->exists())->toBeTrue();
+    $this->withCredentials()->withCookie('jolly_penny', $stolen)->postJson('/api/account', ['email' => 'moss@example.org', 'password' => SECRET])->assertOk();
+    $second = session()->getId();
+    expect(DB::table('sessions')->where('id', $stolen)->exists())->toBeFalse()->and($second)->not->toBe($stolen);
+    $this->withCredentials()->withCookie('jolly_penny', $second)->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])->assertOk();
+    expect(DB::table('sessions')->where('id', $second)->exists())->toBeFalse();
+});
+
+it('gives no cookie to a form of another site', function () {
+    $this->get('/');
+    $this->app['env'] = 'production';
+    $refused = $this->post('/api/session', ['email' => 'mossy@example.org', 'password' => 'x'])->assertStatus(419);
+    expect($refused->headers->getCookies())->toBe([]);
+});
+
+it('limits guesses of the present password, and says for how long', function () {
+    $this->actingAs(account());
+    for ($i = 0; $i < 5; $i++) {
+        $this->patchJson('/api/account', ['email' => 'fern@example.org', 'current_password' => 'wrong'])->assertStatus(422);
+    }
+    $refused = $this->patchJson('/api/account', ['email' => 'fern@example.org', 'current_password' => SECRET])->assertStatus(429);
+    expect((int) $refused->headers->get('Retry-After'))->toBeGreaterThan(0);
+    $this->deleteJson('/api/account', ['current_password' => SECRET])->assertStatus(429);
+});
+
+it('lets a letter die with the password it was to change', function () {
+    $user = account();
+    $token = Password::createToken($user);
+    $this->actingAs($user)->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])->assertOk();
+    $this->postJson('/api/password/reset', ['email' => $user->email, 'token' => $token, 'password' => 'a third long secret'])->assertStatus(422);
+});
+
+it('does the same for an e-mail it knows and for one it does not', function () {
+    Queue::fake();
+    account();
+    $known = $this->postJson('/api/password/forgot', ['email' => 'mossy@example.org'])->assertNoContent();
+    $unknown = $this->postJson('/api/password/forgot', ['email' => 'nobody@example.org'])->assertNoContent();
+    expect($known->getContent())->toBe($unknown->getContent());
+    Queue::assertPushed(SendResetLink::class, 2);
+});
+
+it('keeps five gardens an hour from one address', function () {
+    $this->get('/');
+    for ($i = 0; $i < 5; $i++) {
+        $this->postJson('/api/account', ['email' => 'nobody', 'password' => SECRET])->assertStatus(422);
+    }
+    $this->postJson('/api/account', ['email' => 'moss@example.org', 'password' => SECRET])->assertStatus(429);
+});
+
+it('refuses what is no text, and lists where one word is asked', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    foreach (['?setup[]=bench', '?setup=%FF', '?setup=a%00b'] as $query) {
+        $this->getJson("/api/seasons/{$season->id}{$query}")->assertStatus(400);
+    }
+    $this->postJson('/api/session', ['email' => "a\0b@example.org", 'password' => 'x'])->assertStatus(400);
+    $this->getJson('/api/seasons/99999999999999999999999')->assertNotFound();
+    $this->postJson('/api/account', ['email' => str_repeat('a', 240).'@example.org', 'password' => SECRET])->assertStatus(422);
+});
+
+it('tells who looks after the machine, and nobody else, how it does', function () {
+    $this->getJson('/up')->assertOk()->assertJsonPath('parts.database', true);
+    $this->assertGuest();
+    $this->get('/metrics')->assertNotFound();
+    config(['jolly.metrics_token' => 'a token of the operator']);
+    $this->withToken('another')->get('/metrics')->assertNotFound();
+    $page = (string) $this->withToken('a token of the operator')->get('/metrics')->assertOk()->getContent();
+    // Prometheus text format 0.0.4: comment lines, then name and value.
+    foreach (array_filter(explode("\n", $page)) as $line) {
+        expect(preg_match('/^(# (HELP|TYPE) jolly_\w+ .+|jolly_\w+ \d+(\.\d+)?)$/', $line))->toBe(1, $line);
+    }
+});
+
+it('starts no garden for a browser\'s own questions', function () {
+    $this->get('/favicon.ico');
+    $this->assertGuest();
+});
+
+it('shows letters on a machine of one\'s own only', function () {
+    config(['jolly.mailbox' => true, 'app.url' => 'https://garden.example.org']);
+    $this->get('/mailbox')->assertNotFound();
+    config(['app.url' => 'http://127.0.0.1:8017']);
+    $this->get('/mailbox')->assertOk();
+    $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])->get('/mailbox')->assertNotFound();
+});
+
+it('tells browsers behind TLS to stay there', function () {
+    expect($this->get('https://localhost/up')->headers->get('Strict-Transport-Security'))->toContain('max-age=')
+        ->and($this->get('http://localhost/up')->headers->get('Strict-Transport-Security'))->toBeNull();
+});
+
+it('keeps history by size too, the newest step always', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $meta = $season->document->meta ?? null;
+    foreach (range(1, 4) as $round) {
+        $next = ['note' => str_repeat((string) $round, 700_000)];
+        $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['meta'], 'from' => $meta, 'to' => $next]], 'label' => "note {$round}"])->assertOk();
+        $meta = $next;
+    }
+    expect($season->changes()->count())->toBeLessThan(4)->toBeGreaterThan(0)
+        ->and($this->postJson("/api/seasons/{$season->id}/undo")->assertOk()->json('history.redo'))->toBe('note 4');
+});
+
+it('says that a garden is full', function () {
+    [$user, $season] = gardener();
+    $document = $season->document;
+    $document->meta = (object) ['note' => str_repeat('x', 4_800_000)];
+    foreach (range(1, 11) as $n) {
+        SeasonShelf::keep($user, clone $document);
+    }
+    expect($this->actingAs($user)->postJson('/api/seasons', ['from' => 'demo'])->assertStatus(422)->json('detail'))->toContain('MB');
+});
