@@ -17,7 +17,8 @@ use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use JollyPenny\Core\Season\File\InvalidSeason;
 
-$var = dirname(__DIR__).'/var';
+// The served code lies in a release; what an installation keeps lies in its var/, wherever that is.
+$var = getenv('JOLLY_VAR') ?: dirname(__DIR__).'/var';
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -33,6 +34,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([InvalidSeason::class, RevisionConflict::class]);
+        // A database that is away writes its own log; ours would only fill the disk.
+        $exceptions->dontReportWhen(fn (Throwable $e): bool => Problem::isAway($e));
         $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::from($e) : Problem::page($e));
     })
     ->create();
@@ -41,5 +44,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
 $instance = getenv('JOLLY_INSTANCE') ?: 'local';
 $app->useEnvironmentPath("{$var}/{$instance}");
 $app->useStoragePath("{$var}/{$instance}/storage");
+foreach (['packages', 'services', 'config', 'routes'] as $kind) {
+    $name = 'APP_'.strtoupper($kind).'_CACHE';
+    getenv($name) ?: $_ENV[$name] = $_SERVER[$name] = "{$var}/{$instance}/cache/".basename(dirname(__DIR__))."/{$kind}.php";
+}
 
 return $app;

@@ -65,7 +65,7 @@ final readonly class Problem
     }
 
     /** The database cannot be reached, or has just gone away: SQLSTATE classes 08, 53 and 57P, or no state at all. */
-    private static function isAway(Throwable $e): bool
+    public static function isAway(Throwable $e): bool
     {
         $cause = $e instanceof QueryException ? $e->getPrevious() ?? $e : $e;
         if (! $cause instanceof PDOException) {

@@ -1,23 +1,34 @@
-# Shared by bin/start and bin/test: everything a fresh Debian machine needs, each step once. To be sourced.
+# Shared by the commands in bin/: everything a fresh Debian machine needs, each step once. To be sourced.
 # shellcheck shell=bash
 
+umask 022
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
 VAR=$ROOT/var
 PG_BIN=/usr/lib/postgresql/15/bin
 export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1 DEBIAN_FRONTEND=noninteractive
+. "$ROOT/bin/lib/database.sh"
+. "$ROOT/bin/lib/services.sh"
 
 as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo "$@"; fi; }
+is_root() { [ "$(id -u)" = 0 ]; }
 
 # step NAME LOG COMMAND…: runs quietly; a failure names the step, shows the end of its log and stops.
 step() {
   local name=$1 log=$2; shift 2
-  mkdir -p "$(dirname "$log")"
+  (umask 077; mkdir -p "$(dirname "$log")")
   if ! "$@" >"$log" 2>&1; then
     printf '\nThis step failed: %s\nThe end of its log (%s):\n\n' "$name" "${log#"$ROOT"/}" >&2
     tail -n 25 "$log" >&2
     declare -F on_failure >/dev/null && on_failure
     exit 1
   fi
+}
+
+# one_at_a_time NAME: waits for another that does the same; held until this command ends.
+one_at_a_time() {
+  mkdir -p "$VAR"
+  exec 9>"$VAR/$1.lock"
+  flock -n 9 || { echo "Waiting for another $1 to end"; flock 9; }
 }
 
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
@@ -42,8 +53,8 @@ debian_packages() {
   local node_packages=()
   command -v npm >/dev/null || node_packages=(nodejs npm)
   command -v composer >/dev/null || node_packages+=(composer)
-  install_packages curl unzip ca-certificates postgresql-15 nginx-light php-league-config php8.2-cli php8.2-fpm php8.2-pgsql php8.2-curl \
-    php8.2-bcmath php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml "${node_packages[@]}" "$@"
+  install_packages curl unzip ca-certificates postgresql-15 nginx-light runit php-league-config php8.2-cli php8.2-fpm php8.2-pgsql \
+    php8.2-curl php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml "${node_packages[@]}" "$@"
 }
 
 php_requirements() {
@@ -84,218 +95,71 @@ front_end() {
   stamp web "$print"
 }
 
-# PostgreSQL's programs must not run as root.
-as_postgres() { if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi; }
+# Who serves: www-data where root starts it, otherwise whoever does. Root itself never serves.
+web_user() { if is_root; then echo www-data; else id -un; fi; }
+web_group() { if is_root; then echo www-data; else id -gn; fi; }
 
-postgres_running() { [ -f "$VAR/pg/postmaster.pid" ] && as_postgres "$PG_BIN/pg_ctl" -D "$(readlink -f "$VAR/pg")" status >/dev/null 2>&1; }
-
-create_cluster() {
+# Where served code, data and backups lie: under var/, or, where the servers' users may not look there, beside PostgreSQL's.
+home_of() {
+  local name=$1 user=$2
   mkdir -p "$VAR"
-  if [ "$(id -u)" = 0 ] && ! runuser -u postgres -- test -x "$VAR"; then
-    # The checkout lies where PostgreSQL's user may not look: keep the data beside it and point there.
-    local elsewhere=/var/lib/postgresql/jolly-penny-$(echo "$ROOT" | sha256sum | cut -c1-12)
-    mkdir -p "$elsewhere" && ln -sfn "$elsewhere" "$VAR/pg"
+  if is_root && ! runuser -u "$user" -- test -x "$VAR"; then
+    local elsewhere=/var/lib/jolly-penny/$(echo "$ROOT" | sha256sum | cut -c1-12)/$name
+    mkdir -p "$elsewhere"
+    echo "$elsewhere"
   else
-    mkdir -p "$VAR/pg"
-  fi
-  [ "$(id -u)" = 0 ] && chown postgres: "$(readlink -f "$VAR/pg")"
-  [ -f "$VAR/pg.password" ] || (umask 077; head -c 18 /dev/urandom | base64 | tr -d '/+=' >"$VAR/pg.password")
-  local pw; pw=$(mktemp) && cat "$VAR/pg.password" >"$pw" && { [ "$(id -u)" != 0 ] || chown postgres: "$pw"; }
-  (cd / && as_postgres "$PG_BIN/initdb" -D "$(readlink -f "$VAR/pg")" -U jolly --pwfile="$pw" -A scram-sha-256 -E UTF8 --locale=C.UTF-8)
-  local done=$?
-  rm -f "$pw"
-  return "$done"
-}
-
-run_postgres() {
-  local data; data=$(readlink -f "$VAR/pg")
-  (cd / && as_postgres "$PG_BIN/pg_ctl" -D "$data" -w -t 60 -l "$data/server.log" \
-    -o "-p $1 -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=120" start)
-}
-
-# Our own cluster on a port of ours; sets PG_PORT and PG_STARTED.
-start_postgres() {
-  PG_STARTED=no
-  [ -f "$VAR/pg/PG_VERSION" ] || { echo "Creating the database cluster"; step "creating the database cluster" "$VAR/log/initdb.log" create_cluster; }
-  if postgres_running; then
-    PG_PORT=$(sed -n 4p "$VAR/pg/postmaster.pid")
-  else
-    PG_PORT=$(free_port 54117)
-    step "starting PostgreSQL" "$VAR/log/postgres.log" run_postgres "$PG_PORT"
-    PG_STARTED=yes
+    echo "$VAR/$name"
   fi
 }
 
-stop_postgres() { postgres_running && (cd / && as_postgres "$PG_BIN/pg_ctl" -D "$(readlink -f "$VAR/pg")" -m fast stop >/dev/null); return 0; }
-
-pg() { PGPASSWORD=$(cat "$VAR/pg.password") psql -h 127.0.0.1 -p "$PG_PORT" -U jolly -v ON_ERROR_STOP=1 -qAt "$@"; }
-
-ensure_database() { [ "$(pg -d postgres -c "SELECT 1 FROM pg_database WHERE datname = '$1'")" = 1 ] || pg -d postgres -c "CREATE DATABASE \"$1\""; }
-
-# Who serves: www-data where it can read the checkout, otherwise whoever runs this.
-web_user() {
-  if [ -z "${WEB_USER:-}" ]; then
-    WEB_USER=$(id -un)
-    if [ "$WEB_USER" = root ] && runuser -u www-data -- php -r "require '$ROOT/vendor/autoload.php'; require '$ROOT/core/Units/Penny.php'; fopen('$ROOT/app/Models/User.php', 'r') || exit(1);" >/dev/null 2>&1; then
-      WEB_USER=www-data
-    fi
-  fi
-  echo "$WEB_USER"
+# setting INSTANCE KEY: what the settings say. default_setting: written where it is not there; managed_setting: always.
+setting() { sed -n "s/^$2=//p" "$VAR/$1/.env" 2>/dev/null | tail -n 1; }
+default_setting() { grep -q "^$2=" "$VAR/$1/.env" 2>/dev/null || echo "$2=$3" >>"$VAR/$1/.env"; }
+managed_setting() {
+  local file=$VAR/$1/.env; touch "$file"
+  if grep -q "^$2=" "$file"; then [ "$(setting "$1" "$2")" = "$3" ] || sed -i "s|^$2=.*|$2=$3|" "$file"; else echo "$2=$3" >>"$file"; fi
 }
 
-# write_settings INSTANCE DATABASE PORT: the instance's settings and folders under var/.
+# write_settings INSTANCE DATABASE PORT: the instance's settings under var/. What somebody has set by hand stays.
 write_settings() {
-  local dir=$VAR/$1
-  mkdir -p "$dir"/storage/{app,logs,framework/{views,cache,sessions}} "$dir"/{run,tmp}
-  local key; key=$(sed -n 's/^APP_KEY=//p' "$dir/.env" 2>/dev/null)
-  [ -n "$key" ] || key=base64:$(head -c 32 /dev/urandom | base64)
-  cat >"$dir/.env" <<ENV
-APP_ENV=production
-APP_KEY=$key
-APP_URL=http://127.0.0.1:$3
-DB_HOST=127.0.0.1
-DB_PORT=$PG_PORT
-DB_DATABASE=$2
-DB_USERNAME=jolly
-DB_PASSWORD=$(cat "$VAR/pg.password")
-CACHE_STORE=database
-DB_PERSISTENT=true
-QUEUE_CONNECTION=$([ "$1" = test ] && echo sync || echo database)
-JOLLY_MAILBOX=true
-LOG_CHANNEL=single
-APP_PACKAGES_CACHE=$dir/storage/framework/packages.php
-APP_SERVICES_CACHE=$dir/storage/framework/services.php
-ENV
-  chmod 640 "$dir/.env"
-  if [ "$(id -u)" = 0 ]; then chown -R "$(web_user)": "$dir"; fi
+  local instance=$1 dir=$VAR/$1
+  (umask 077; mkdir -p "$dir")
+  (umask 077; touch "$dir/.env")
+  default_setting "$instance" APP_ENV production
+  default_setting "$instance" APP_KEY "base64:$(head -c 32 /dev/urandom | base64)"
+  case $(setting "$instance" APP_URL) in '' | http://127.0.0.1:*) managed_setting "$instance" APP_URL "http://127.0.0.1:$3" ;; esac
+  managed_setting "$instance" DB_HOST 127.0.0.1
+  managed_setting "$instance" DB_PORT "$PG_PORT"
+  managed_setting "$instance" DB_DATABASE "$2"
+  managed_setting "$instance" DB_USERNAME jolly
+  managed_setting "$instance" DB_PASSWORD "$(cat "$PG_DIR/jolly.password")"
+  default_setting "$instance" DB_PERSISTENT true
+  default_setting "$instance" CACHE_STORE database
+  default_setting "$instance" QUEUE_CONNECTION "$([ "$instance" = test ] && echo sync || echo database)"
+  default_setting "$instance" JOLLY_MAILBOX true
+  default_setting "$instance" JOLLY_METRICS_TOKEN "$(head -c 24 /dev/urandom | base64 | tr -d '/+=')"
+  default_setting "$instance" LOG_CHANNEL daily
+  local storage; storage=$(storage_of "$instance")
+  mkdir -p "$storage"/{app,logs,framework/{views,cache,sessions}} "$dir/cache/$(basename "$ROOT")"
+  if is_root; then
+    chown root:"$(web_group)" "$dir" "$dir/.env" "$dir/cache" && chmod 750 "$dir" "$dir/cache" && chmod 640 "$dir/.env"
+    # The checkout's own code is run by whoever develops it; what is served has its settings made ready (prepare_release).
+    chown -R "$(web_user)": "$storage" "$dir/cache/$(basename "$ROOT")" && chmod 700 "$storage"
+  fi
 }
 
+storage_of() { echo "$VAR/$1/storage"; }
+
+# artisan INSTANCE …: as the web's user, on the served code where there is one.
 artisan() {
-  local instance=$1 user; shift; user=$(web_user)
-  if [ "$user" = "$(id -un)" ]; then JOLLY_INSTANCE=$instance php "$ROOT/artisan" "$@"
-  else runuser -u "$user" -- env JOLLY_INSTANCE="$instance" php "$ROOT/artisan" "$@"; fi
+  local instance=$1 code; shift
+  code=$(readlink -f "$(home_of releases www-data)/$instance" 2>/dev/null || true)
+  [ -f "$code/artisan" ] || code=$ROOT
+  artisan_in "$code" "$instance" "$@"
 }
 
-# Settings and routes in one file each, which the web server's processes read instead of many.
-cache_settings() {
-  local dir=$VAR/$1/storage/framework
-  rm -f "$dir/config.php" "$dir/routes.php"
-  APP_CONFIG_CACHE=$dir/config.php artisan "$1" config:cache && APP_ROUTES_CACHE=$dir/routes.php artisan "$1" route:cache
-}
-
-# start_web INSTANCE PORT: nginx and php-fpm with configuration of our own.
-start_web() {
-  local instance=$1 port=$2 dir=$VAR/$1 user run_as_root=()
-  user=$(web_user)
-  [ "$user" = root ] && run_as_root=(-R)
-  cat >"$dir/php-fpm.conf" <<CONF
-[global]
-pid = $dir/run/php-fpm.pid
-error_log = $dir/storage/logs/php-fpm.log
-[www]
-$([ "$(id -u)" = 0 ] && printf 'user = %s\ngroup = %s\nlisten.owner = %s\n' "$user" "$user" "$user")
-listen = $dir/run/php-fpm.sock
-pm = static
-pm.max_children = 8
-pm.max_requests = 2000
-env[JOLLY_INSTANCE] = $instance
-env[APP_PACKAGES_CACHE] = $dir/storage/framework/packages.php
-env[APP_SERVICES_CACHE] = $dir/storage/framework/services.php
-env[APP_CONFIG_CACHE] = $dir/storage/framework/config.php
-env[APP_ROUTES_CACHE] = $dir/storage/framework/routes.php
-php_admin_value[memory_limit] = 256M
-php_admin_value[display_errors] = 0
-php_admin_value[expose_php] = 0
-php_admin_value[opcache.enable] = 1
-php_admin_value[opcache.revalidate_freq] = 1
-php_admin_value[opcache.max_accelerated_files] = 20000
-CONF
-  cat >"$dir/nginx.conf" <<CONF
-$([ "$(id -u)" = 0 ] && echo "user $user;")
-worker_processes 2;
-pid $dir/run/nginx.pid;
-error_log $dir/storage/logs/nginx.log warn;
-events { worker_connections 512; }
-http {
-  include /etc/nginx/mime.types;
-  access_log off;
-  server_tokens off;
-  client_max_body_size 6m;
-  client_body_temp_path $dir/tmp/body;
-  proxy_temp_path $dir/tmp/proxy;
-  fastcgi_temp_path $dir/tmp/fastcgi;
-  uwsgi_temp_path $dir/tmp/uwsgi;
-  scgi_temp_path $dir/tmp/scgi;
-  gzip on;
-  gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
-  fastcgi_buffers 16 64k;
-  fastcgi_buffer_size 64k;
-  server {
-    listen 127.0.0.1:$port;
-    root $ROOT/public;
-    index index.php;
-    location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
-    location / { try_files \$uri /index.php?\$query_string; }
-    location = /index.php {
-      include /etc/nginx/fastcgi_params;
-      fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
-      fastcgi_read_timeout 130s;
-      fastcgi_pass unix:$dir/run/php-fpm.sock;
-    }
-  }
-}
-CONF
-  step "starting php-fpm" "$VAR/log/php-fpm.log" php-fpm8.2 "${run_as_root[@]}" -y "$dir/php-fpm.conf"
-  step "starting nginx" "$VAR/log/nginx.log" /usr/sbin/nginx -p "$dir" -c "$dir/nginx.conf"
-  echo "$port" >"$dir/run/port"
-  step "waiting for the page" "$VAR/log/page.log" curl -fsS --retry 40 --retry-delay 1 --retry-all-errors -o /dev/null "http://127.0.0.1:$port/up"
-}
-
-# The queue's worker and the scheduler, each with its process id under run/.
-start_workers() {
-  local instance=$1 dir=$VAR/$1 name user command
-  user=$(web_user)
-  for name in queue schedule; do
-    command=(php "$ROOT/artisan" "$name:work")
-    [ "$name" = queue ] && command+=(--tries=3 --sleep=3 --max-time=3600)
-    worker_running "$instance" "$name" && continue
-    # The queue's worker ends after an hour, against leaks, and is started again.
-    (
-      trap 'kill "$child" 2>/dev/null; exit 0' TERM INT
-      while :; do
-        if [ "$user" = "$(id -un)" ]; then JOLLY_INSTANCE=$instance "${command[@]}" & else runuser -u "$user" -- env JOLLY_INSTANCE="$instance" "${command[@]}" & fi
-        child=$!
-        wait "$child"
-        sleep 2
-      done
-    ) >>"$VAR/log/$name.log" 2>&1 </dev/null &
-    echo $! >"$dir/run/$name.pid"
-    disown
-  done
-}
-
-worker_running() { [ -f "$VAR/$1/run/$2.pid" ] && kill -0 "$(cat "$VAR/$1/run/$2.pid")" 2>/dev/null; }
-
-stop_workers() {
-  local name pid
-  for name in queue schedule; do
-    worker_running "$1" "$name" || continue
-    pid=$(cat "$VAR/$1/run/$name.pid")
-    pkill -TERM -P "$pid" 2>/dev/null
-    kill -TERM "$pid" 2>/dev/null
-    rm -f "$VAR/$1/run/$name.pid"
-  done
-}
-
-web_running() { [ -f "$VAR/$1/run/nginx.pid" ] && kill -0 "$(cat "$VAR/$1/run/nginx.pid")" 2>/dev/null && kill -0 "$(cat "$VAR/$1/run/php-fpm.pid" 2>/dev/null)" 2>/dev/null; }
-
-stop_web() {
-  local name pid
-  for name in nginx php-fpm; do
-    pid=$(cat "$VAR/$1/run/$name.pid" 2>/dev/null) || continue
-    kill -QUIT "$pid" 2>/dev/null
-    for _ in $(seq 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
-    rm -f "$VAR/$1/run/$name.pid"
-  done
-  return 0
+artisan_in() {
+  local code=$1 instance=$2; shift 2
+  local run=(env JOLLY_INSTANCE="$instance" JOLLY_VAR="$VAR" php "$code/artisan" "$@")
+  if is_root; then (cd / && runuser -u "$(web_user)" -- "${run[@]}"); else "${run[@]}"; fi
 }

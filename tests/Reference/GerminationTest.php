@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Germination\Failure;
 use JollyPenny\Core\Germination\TemperatureResponse;
 use JollyPenny\Core\Germination\Viability;
-use JollyPenny\Core\Planning\Warning;
 use JollyPenny\Core\Season\Species;
 use JollyPenny\Core\Units\Measure;
 use Tests\Seasons;
@@ -58,11 +58,11 @@ it('gives the printed rows of the germination table', function (string $id, floa
 
 it('lets none come up where the table says so, and interpolates rates between its rows', function () {
     expect(TemperatureResponse::of(species('tomato'), 41.0)->failure)
-        ->toBe(Warning::TooHot)
+        ->toBe(Failure::TooHot)
         ->and(TemperatureResponse::of(species('tomato'), 4.0)->failure)
-        ->toBe(Warning::TooCold)
+        ->toBe(Failure::TooCold)
         ->and(TemperatureResponse::of(species('lettuce'), 35.0)->failure)
-        ->toBe(Warning::TooHot);
+        ->toBe(Failure::TooHot);
     // Tomato at 22.5 °C, between 8 days at 20 and 6 at 25: the mean of 1/8 and 1/6 a day.
     expect(TemperatureResponse::of(species('tomato'), 22.5)->days)->toBeNear(2 / (1 / 8 + 1 / 6));
 });

@@ -24,6 +24,9 @@ final class PlainText
         if ($request->isJson() && preg_match('/\\\\u0000/', (string) $request->getContent()) === 1) {
             throw new BadRequestHttpException('A text holds a zero byte. Take "\\u0000" out.');
         }
+        if (self::isBeyondNumbers((string) $request->getContent())) {
+            throw new BadRequestHttpException('A number is too large to be one. Take it out.');
+        }
         // What is asked for in the address is words, never lists.
         foreach ($request->query->all() as $key => $value) {
             if (! is_string($value)) {
@@ -32,5 +35,20 @@ final class PlainText
         }
 
         return $next($request);
+    }
+
+    /** 1e400 and the like, which reads as infinite. */
+    private static function isBeyondNumbers(string $json): bool
+    {
+        if (preg_match('/\d[eE]\+?\d{3}|\d{309}/', $json) !== 1) {
+            return false;
+        }
+        $infinite = false;
+        $values = json_decode($json, true);
+        is_array($values) && array_walk_recursive($values, function (mixed $value) use (&$infinite): void {
+            $infinite = $infinite || (is_float($value) && is_infinite($value));
+        });
+
+        return $infinite;
     }
 }

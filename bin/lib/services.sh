@@ -1,0 +1,199 @@
+# Processes under Debian's runit, which starts each again within a second or two. To be sourced by machine.sh.
+# shellcheck shell=bash
+
+services_of() { echo "$VAR/$1/service"; }
+
+# shellcheck source=bin/lib/leftovers.sh
+. "$ROOT/bin/lib/leftovers.sh"
+
+# service GROUP NAME COMMANDS [STOP-SIGNAL]: one supervised process. What a killed one has left behind is ended first:
+# its group of processes, if they still are what they were.
+service() {
+  local dir; dir=$(services_of "$1")/$2
+  mkdir -p "$dir/log" "$VAR/$1/log/$2"
+  cat >"$dir/run" <<RUN
+#!/usr/bin/env bash
+exec 2>&1
+cd "$dir"
+. "$ROOT/bin/lib/leftovers.sh"
+end_leftovers left
+ps -o pgid= -p \$\$ | tr -d ' ' >left
+$3
+RUN
+  printf '#!/bin/sh\nexec svlogd -tt %s\n' "'$VAR/$1/log/$2'" >"$dir/log/run"
+  printf 's1000000\nn10\n' >"$VAR/$1/log/$2/config"
+  if [ -n "${4:-}" ]; then mkdir -p "$dir/control"; printf '#!/bin/sh\nkill -%s "$(cat supervise/pid)"\n' "$4" >"$dir/control/t"; chmod 755 "$dir/control/t"; fi
+  chmod 755 "$dir/run" "$dir/log/run"
+}
+
+supervisor_pid() {
+  local pid; pid=$(cat "$VAR/$1/supervisor.pid" 2>/dev/null) || return 1
+  [ "$(cat "/proc/$pid/comm" 2>/dev/null)" = runsvdir ] && grep -qzF "$(services_of "$1")" "/proc/$pid/cmdline" && echo "$pid"
+}
+
+start_services() {
+  (umask 077; mkdir -p "$VAR/$1")
+  if ! supervisor_pid "$1" >/dev/null; then
+    # In a session of its own, each service in a group of its own, so that what one leaves behind can be told.
+    setsid runsvdir -P "$(services_of "$1")" >/dev/null 2>&1 </dev/null 9>&- &
+    echo $! >"$VAR/$1/supervisor.pid"
+    disown
+  fi
+}
+
+service_running() { sv status "$(services_of "$1")/$2" 2>/dev/null | grep -q '^run:'; }
+
+# stop_services GROUP [NAME…]: all of a group with its supervisor, or some.
+stop_services() {
+  local group=$1 dir pid name; shift
+  dir=$(services_of "$group")
+  [ -d "$dir" ] || return 0
+  if [ $# -gt 0 ]; then for name in "$@"; do [ -d "$dir/$name" ] && sv -w 20 force-stop "$dir/$name" >/dev/null 2>&1; done; return 0; fi
+  for name in "$dir"/*/; do sv -w 20 force-stop "$name" >/dev/null 2>&1; done
+  # What has lost its supervisor is ended all the same.
+  for name in "$dir"/*/; do end_leftovers "$name/left" "$(cat "$name/named" 2>/dev/null)"; done
+  if pid=$(supervisor_pid "$group"); then
+    kill -HUP "$pid" 2>/dev/null
+    for _ in $(seq 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+  fi
+  for name in "$dir"/*/; do sv -w 5 exit "$name" >/dev/null 2>&1; done
+  rm -rf "$VAR/$group/supervisor.pid" "$dir"
+  return 0
+}
+
+# make_release INSTANCE: the code as it is now, in a folder of its own that the web's user can read; prints it.
+make_release() {
+  local home print release
+  home=$(home_of releases www-data)
+  print=$(cd "$ROOT" && { git rev-parse HEAD 2>/dev/null; find app bootstrap catalogue compat config core database public routes web/views artisan composer.json docs/openapi.json vendor/composer/installed.json \
+    -type f -newermt 1970-01-02 -printf '%p %s %T@\n' | sort; } | sha256sum | cut -c1-16)
+  release=$home/$1-$print
+  if [ ! -f "$release/complete" ]; then
+    rm -rf "$release"; mkdir -p "$release/web" "$release/docs"
+    (cd "$ROOT" && tar cf - app bootstrap catalogue compat config core database public routes artisan composer.json vendor web/views docs/openapi.json) | tar xf - -C "$release"
+    rm -rf "$release/bootstrap/cache"
+    chmod -R a+rX,go-w "$release" && chmod a+rx "$home"
+    touch "$release/complete"
+  fi
+  echo "$release"
+}
+
+# use_release INSTANCE RELEASE: from now on this is served; the one before is kept, older ones go.
+use_release() {
+  local home; home=$(home_of releases www-data)
+  ln -sfn "$2" "$home/$1.next" && mv -Tf "$home/$1.next" "$home/$1"
+  find "$home" -maxdepth 1 -type d -name "$1-*" -printf '%T@ %p\n' | sort -rn | tail -n +3 | cut -d' ' -f2- | while read -r old; do
+    [ "$old" = "$2" ] || rm -rf "$old"
+  done
+}
+
+# prepare_release INSTANCE RELEASE: settings and routes in one file each, which the web's user can read and not write.
+prepare_release() {
+  local instance=$1 release=$2 cache=$VAR/$1/cache/$(basename "$2")
+  mkdir -p "$cache"
+  rm -f "$cache"/*.php
+  local run=(env JOLLY_INSTANCE="$instance" JOLLY_VAR="$VAR" APP_CONFIG_CACHE="$cache/config.php" APP_ROUTES_CACHE="$cache/routes.php"
+    APP_PACKAGES_CACHE="$cache/packages.php" APP_SERVICES_CACHE="$cache/services.php" php "$release/artisan")
+  (cd / && umask 027 && "${run[@]}" package:discover --quiet && "${run[@]}" config:cache && "${run[@]}" route:cache) || return 1
+  if is_root; then chgrp -R "$(web_group)" "$cache" && chmod 750 "$cache" && chmod 640 "$cache"/*.php && chown -R "$(web_user)": "$(storage_of "$instance")"; fi
+}
+
+# web_services INSTANCE PORT: nginx before php-fpm, and what works beside.
+web_services() {
+  local instance=$1 port=$2 dir=$VAR/$1 user group code storage named hash log
+  user=$(web_user) group=$(web_group) storage=$(storage_of "$1")
+  code=$(home_of releases www-data)/$instance
+  hash=$(echo "$ROOT" | sha256sum | cut -c1-8)
+  named="php-fpm: pool (edits|reckoning)-$instance-$hash"
+  mkdir -p "$dir/run" "$dir/tmp"
+  # Connections left open to nginx's user only; nothing but sockets lies here.
+  if is_root; then chown root:"$group" "$dir/run" "$dir/tmp"; chmod 750 "$dir/run"; chmod 770 "$dir/tmp"; fi
+  pool() {
+    cat <<CONF
+[$1-$instance-$hash]
+$(is_root && printf 'user = %s\ngroup = %s\nlisten.owner = %s\nlisten.group = %s' "$user" "$group" "$user" "$group")
+listen = $dir/run/$1.sock
+pm = static
+pm.max_children = $2
+pm.max_requests = 2000
+request_terminate_timeout = $3s
+env[JOLLY_INSTANCE] = $instance
+env[JOLLY_VAR] = $VAR
+php_admin_value[memory_limit] = 160M
+php_admin_value[max_execution_time] = $3
+php_admin_value[display_errors] = 0
+php_admin_value[expose_php] = 0
+php_admin_value[opcache.enable] = 1
+php_admin_value[opcache.validate_timestamps] = 0
+php_admin_value[opcache.max_accelerated_files] = 20000
+CONF
+  }
+  {
+    printf '[global]\nerror_log = /dev/stderr\ndaemonize = no\n'
+    # What reckons a whole season has few processes of its own, so that it never takes those that answer edits.
+    pool edits 6 20
+    pool reckoning 2 30
+  } >"$dir/php-fpm.conf"
+  log="error_log stderr warn;"
+  cat >"$dir/nginx.conf" <<CONF
+$(is_root && echo "user $user $group;")
+daemon off;
+worker_processes 2;
+pid $dir/run/nginx.pid;
+$log
+events { worker_connections 512; }
+http {
+  include /etc/nginx/mime.types;
+  access_log off;
+  server_tokens off;
+  client_max_body_size 6m;
+  client_body_temp_path $dir/tmp/body;
+  proxy_temp_path $dir/tmp/proxy;
+  fastcgi_temp_path $dir/tmp/fastcgi;
+  uwsgi_temp_path $dir/tmp/uwsgi;
+  scgi_temp_path $dir/tmp/scgi;
+  gzip on;
+  gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
+  fastcgi_buffers 16 64k;
+  fastcgi_buffer_size 64k;
+  map \$uri \$pool { default edits; ~^/api/seasons/[0-9]+/(compare|years|difference|setups/[^/]+/calendar) reckoning; }
+  server {
+    listen 127.0.0.1:$port;
+    root $code/public;
+    index index.php;
+    error_page 502 504 = @away;
+    location @away { internal; default_type application/problem+json; add_header Retry-After 5 always;
+      return 503 '{"type":"about:blank","title":"Away","status":503,"detail":"The server is coming back. What you typed is kept, and sent then."}'; }
+    location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
+    location / { try_files \$uri /index.php?\$query_string; }
+    location = /index.php {
+      include /etc/nginx/fastcgi_params;
+      fastcgi_param SCRIPT_FILENAME \$realpath_root/index.php;
+      fastcgi_param DOCUMENT_ROOT \$realpath_root;
+      fastcgi_read_timeout 40s;
+      set \$was \$request_uri;
+      fastcgi_pass unix:$dir/run/\$pool.sock;
+    }
+  }
+}
+CONF
+  service "$instance" php-fpm "end_named '$named'; rm -f '$dir/run/edits.sock' '$dir/run/reckoning.sock'; exec php-fpm8.2 -F -y '$dir/php-fpm.conf'" QUIT
+  echo "$named" >"$(services_of "$instance")/php-fpm/named"
+  service "$instance" nginx "exec /usr/sbin/nginx -p '$dir' -c '$dir/nginx.conf'" QUIT
+  chmod 644 "$dir"/*.conf
+}
+
+work_services() {
+  local instance=$1 drop='' code
+  code=$(home_of releases www-data)/$instance
+  is_root && drop="chpst -u $(web_user)"
+  local php="cd /; exec $drop env JOLLY_INSTANCE=$instance JOLLY_VAR='$VAR' php"
+  # The queue's workers end after an hour, against leaks, and are started again.
+  service "$instance" letters "$php \"\$(readlink -f '$code')/artisan\" queue:work --queue=default --tries=8 --sleep=3 --max-time=3600"
+  service "$instance" work "$php -d memory_limit=512M \"\$(readlink -f '$code')/artisan\" queue:work --queue=work --sleep=1 --timeout=320 --max-time=3600"
+  service "$instance" schedule "$php \"\$(readlink -f '$code')/artisan\" schedule:work"
+}
+
+page_answers() { curl -fsS --max-time 10 -o /dev/null "http://127.0.0.1:$1/up"; }
+wait_for_page() { local _; for _ in $(seq 80); do page_answers "$1" 2>/dev/null && return 0; sleep 0.25; done; page_answers "$1"; }
+web_running() { service_running "$1" nginx && service_running "$1" php-fpm; }

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Hostile\Visitor;
+
+/** @return list<int> processes of the tested instance whose command line matches */
+function processes(string $pattern): array
+{
+    exec('pgrep -f '.escapeshellarg($pattern), $found);
+
+    return array_map(intval(...), $found);
+}
+
+it('loses no acknowledged edit when a part is killed, and is back by itself', function (string $part, string $pattern) {
+    $visitor = new Visitor();
+    $change = fn (int $from, int $to) => $visitor->send('PATCH', "/api/seasons/{$visitor->season}", (string) json_encode([
+        'changes' => [['path' => ['crops', 'copper-kettle', 'wanted'], 'from' => $from, 'to' => $to]],
+    ]));
+    $kept = 6;
+    $killed = 0.0;
+    $away = 0.0;
+    for ($n = 0; $n < 60; $n++) {
+        if ($n === 15 && $killed === 0.0) {
+            $victims = processes($pattern);
+            expect($victims)->not->toBe([], "{$part} runs");
+            $killed = microtime(true);
+            posix_kill($victims[0], SIGKILL);
+        }
+        [$status] = $change($kept, $next = 7 + $n);
+        if ($status === 200) {
+            $kept = $next;
+            $away = $away === 0.0 && $killed > 0.0 ? microtime(true) - $killed : $away;
+        } elseif ($status === 409) {
+            // It was saved, but the answer never came.
+            $kept = (int) collect($visitor->json('GET', "/api/seasons/{$visitor->season}")['season']['crops'])->firstWhere('id', 'copper-kettle')['wanted'];
+        } else {
+            expect($status)->toBeIn([0, 502, 503, 504]);
+            usleep(100_000);
+            expect(microtime(true) - $killed)->toBeLessThan(20.0, "{$part} comes back by itself");
+            $n--;
+        }
+    }
+    fwrite(STDERR, sprintf("\n%s killed: the next edit was acknowledged after %.2f s\n", $part, $away));
+    $season = $visitor->json('GET', "/api/seasons/{$visitor->season}")['season'];
+    expect(collect($season['crops'])->firstWhere('id', 'copper-kettle')['wanted'])->toBe($kept);
+})->with([
+    ['php-fpm', 'php-fpm: master process .*/var/test/'],
+    ['a worker', 'php-fpm: pool edits-test-'],
+    ['nginx', 'nginx: master process .*/var/test'],
+    ['PostgreSQL', 'bin/postgres -D .*/postgres/data'],
+    ['a supervisor', 'runsv php-fpm'],
+]);

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Hostile;
+
+use CurlHandle;
+use RuntimeException;
+
+/** Somebody with a garden of their own at the served application, who sends whatever they like. */
+final class Visitor
+{
+    private readonly string $jar;
+
+    public readonly int $season;
+
+    public function __construct()
+    {
+        $this->jar = (string) tempnam(sys_get_temp_dir(), 'jar');
+        $this->send('GET', '/');
+        $this->season = (int) ($this->json('GET', '/api/seasons')['seasons'][0]['id'] ?? 0);
+    }
+
+    public function __destruct()
+    {
+        @unlink($this->jar);
+    }
+
+    public static function url(): string
+    {
+        return getenv('JOLLY_URL') ?: throw new RuntimeException('These tests are run by bin/test, which serves the application.');
+    }
+
+    /** @return array{int, string, float} status (0 without an answer), body and seconds */
+    public function send(string $verb, string $path, ?string $body = null): array
+    {
+        $curl = $this->request($verb, $path, $body);
+        $answer = curl_exec($curl);
+
+        return [(int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), is_string($answer) ? $answer : '', (float) curl_getinfo($curl, CURLINFO_TOTAL_TIME)];
+    }
+
+    /** @return array<string, mixed> */
+    public function json(string $verb, string $path, mixed $body = null): array
+    {
+        [, $answer] = $this->send($verb, $path, $body === null ? null : (string) json_encode($body));
+
+        return (array) json_decode($answer, true);
+    }
+
+    private function request(string $verb, string $path, ?string $body): CurlHandle
+    {
+        $curl = curl_init();
+        $token = '';
+        foreach (@file($this->jar) ?: [] as $line) {
+            $token = str_contains($line, 'XSRF-TOKEN') ? rawurldecode(trim((string) strrchr($line, "\t"))) : $token;
+        }
+        curl_setopt_array($curl, [
+            CURLOPT_URL => self::url().$path, CURLOPT_CUSTOMREQUEST => $verb, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 60,
+            CURLOPT_COOKIEJAR => $this->jar, CURLOPT_COOKIEFILE => $this->jar,
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: {$token}"],
+        ]);
+        if ($body !== null) {
+            curl_setopt($curl, CURLOPT_POSTFIELDS, $body);
+        }
+
+        return $curl;
+    }
+}
