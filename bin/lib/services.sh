@@ -72,10 +72,19 @@ make_release() {
     rm -rf "$release"; mkdir -p "$release/web" "$release/docs"
     (cd "$ROOT" && tar cf - app bootstrap catalogue compat config core database public routes artisan composer.json vendor web/views docs/openapi.json) | tar xf - -C "$release"
     rm -rf "$release/bootstrap/cache"
+    without_development "$release" || return 1
     chmod -R a+rX,go-w "$release" && chmod a+rx "$home"
     touch "$release/complete"
   fi
   echo "$release"
+}
+
+# What only development needs is not served.
+without_development() {
+  [ "$(basename "$1" | cut -d- -f1)" = test ] && return
+  php -r '$all = json_decode(file_get_contents($argv[1]), true); echo implode("\n", $all["dev-package-names"] ?? []);' "$1/vendor/composer/installed.json" |
+    while read -r package; do [ -n "$package" ] && rm -rf "${1:?}/vendor/$package"; done
+  composer dump-autoload --working-dir="$1" --no-dev --optimize --no-scripts --quiet 2>/dev/null
 }
 
 # use_release INSTANCE RELEASE: from now on this is served; the one before is kept, older ones go.
@@ -100,7 +109,7 @@ prepare_release() {
 
 # web_services INSTANCE PORT: nginx before php-fpm, and what works beside.
 web_services() {
-  local instance=$1 port=$2 dir=$VAR/$1 user group code storage named hash log
+  local instance=$1 port=$2 dir=$VAR/$1 user group code storage named hash log name
   user=$(web_user) group=$(web_group) storage=$(storage_of "$1")
   code=$(home_of releases www-data)/$instance
   hash=$(echo "$ROOT" | sha256sum | cut -c1-8)
@@ -108,6 +117,7 @@ web_services() {
   mkdir -p "$dir/run" "$dir/tmp"
   # Connections left open to nginx's user only; nothing but sockets lies here.
   if is_root; then chown root:"$group" "$dir/run" "$dir/tmp"; chmod 750 "$dir/run"; chmod 770 "$dir/tmp"; fi
+  for name in php-fpm nginx; do if [ -f "$dir/$name.conf" ]; then cp "$dir/$name.conf" "$dir/$name.conf.before"; fi; done
   pool() {
     cat <<CONF
 [$1-$instance-$hash]
@@ -116,6 +126,7 @@ listen = $dir/run/$1.sock
 pm = static
 pm.max_children = $2
 pm.max_requests = 2000
+$(is_root && echo "process.priority = $4")
 request_terminate_timeout = $3s
 env[JOLLY_INSTANCE] = $instance
 env[JOLLY_VAR] = $VAR
@@ -131,8 +142,8 @@ CONF
   {
     printf '[global]\nerror_log = /dev/stderr\ndaemonize = no\n'
     # What reckons a whole season has few processes of its own, so that it never takes those that answer edits.
-    pool edits 6 20
-    pool reckoning 2 30
+    pool edits 6 20 0
+    pool reckoning 2 30 15
   } >"$dir/php-fpm.conf"
   log="error_log stderr warn;"
   cat >"$dir/nginx.conf" <<CONF
@@ -156,7 +167,7 @@ http {
   gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
   fastcgi_buffers 16 64k;
   fastcgi_buffer_size 64k;
-  map \$uri \$pool { default edits; ~^/api/seasons/[0-9]+/(compare|years|difference|setups/[^/]+/calendar) reckoning; }
+  map \$request_uri \$pool { default edits; ~^/api/seasons/[0-9]+/(compare|years|difference|setups/[^/]+/calendar) reckoning; }
   server {
     listen 127.0.0.1:$port;
     root $code/public;
@@ -171,7 +182,6 @@ http {
       fastcgi_param SCRIPT_FILENAME \$realpath_root/index.php;
       fastcgi_param DOCUMENT_ROOT \$realpath_root;
       fastcgi_read_timeout 40s;
-      set \$was \$request_uri;
       fastcgi_pass unix:$dir/run/\$pool.sock;
     }
   }
@@ -181,6 +191,11 @@ CONF
   echo "$named" >"$(services_of "$instance")/php-fpm/named"
   service "$instance" nginx "exec /usr/sbin/nginx -p '$dir' -c '$dir/nginx.conf'" QUIT
   chmod 644 "$dir"/*.conf
+  # Other settings than those it runs with: it is started again with them.
+  for name in php-fpm nginx; do
+    if [ -f "$dir/$name.conf.before" ] && ! cmp -s "$dir/$name.conf" "$dir/$name.conf.before"; then sv -w 20 force-restart "$(services_of "$instance")/$name" >/dev/null 2>&1; fi
+    rm -f "$dir/$name.conf.before"
+  done
 }
 
 work_services() {
