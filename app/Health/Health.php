@@ -28,18 +28,20 @@ final readonly class Health
             (SELECT count(*) FROM works WHERE state = 'working') AS working, pg_database_size(current_database()) AS size,
             (SELECT count(*) FROM pg_stat_activity WHERE datname = current_database()) AS connections");
         $lines = '';
-        foreach ([
-            'jolly_trial_gardens' => ['Gardens without an account', $row->trials],
-            'jolly_accounts' => ['Gardens kept with an e-mail', $row->accounts],
-            'jolly_seasons' => ['Seasons that are not deleted', $row->seasons],
-            'jolly_documents_bytes' => ['Text of all seasons', $row->bytes],
-            'jolly_jobs_waiting' => ['Jobs in the queue', $row->waiting],
-            'jolly_jobs_failed' => ['Jobs that failed for good', $row->failed],
-            'jolly_work_running' => ['Long reckonings under way', $row->working],
-            'jolly_database_bytes' => ['Size of the database', $row->size],
-            'jolly_database_connections' => ['Connections to the database', $row->connections],
-            'jolly_disk_free_bytes' => ['Free space where files are kept', (int) disk_free_space(storage_path())],
-        ] as $name => [$help, $value]) {
+        foreach (
+            [
+                'jolly_trial_gardens' => ['Gardens without an account', $row->trials],
+                'jolly_accounts' => ['Gardens kept with an e-mail', $row->accounts],
+                'jolly_seasons' => ['Seasons that are not deleted', $row->seasons],
+                'jolly_documents_bytes' => ['Text of all seasons', $row->bytes],
+                'jolly_jobs_waiting' => ['Jobs in the queue', $row->waiting],
+                'jolly_jobs_failed' => ['Jobs that failed for good', $row->failed],
+                'jolly_work_running' => ['Long reckonings under way', $row->working],
+                'jolly_database_bytes' => ['Size of the database', $row->size],
+                'jolly_database_connections' => ['Connections to the database', $row->connections],
+                'jolly_disk_free_bytes' => ['Free space where files are kept', (int) disk_free_space(storage_path())],
+            ] as $name => [$help, $value]
+        ) {
             $lines .= "# HELP {$name} {$help}\n# TYPE {$name} gauge\n{$name} {$value}\n";
         }
 

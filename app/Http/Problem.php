@@ -42,7 +42,11 @@ final readonly class Problem
                 'conflicts' => $e->conflicts,
             ]),
             $e instanceof ValidationException => self::respond(422, self::UNUSABLE, $e->getMessage(), ['faults' => self::fieldFaults($e)]),
-            $e instanceof UniqueConstraintViolationException => self::respond(409, 'There already', 'That is there already. Reload the page.'),
+            $e instanceof UniqueConstraintViolationException => self::respond(
+                409,
+                'There already',
+                'That is there already. Reload the page.',
+            ),
             $e instanceof AuthenticationException => self::respond(401, 'Not signed in', 'Open the start page again.'),
             $e instanceof TokenMismatchException => self::respond(419, 'The page is too old', 'Reload the page; what you typed is kept.'),
             $e instanceof ModelNotFoundException => self::respond(404, 'Not found', self::NOT_THERE),
@@ -54,7 +58,11 @@ final readonly class Problem
                 $e->getStatusCode() === 404 ? self::NOT_THERE : ($e->getMessage() ?: 'Try again.'),
                 headers: $e->getHeaders(),
             ),
-            default => self::respond(500, 'Something went wrong here', 'It has been noted. Try again in a moment; what you typed is kept.'),
+            default => self::respond(
+                500,
+                'Something went wrong here',
+                'It has been noted. Try again in a moment; what you typed is kept.',
+            ),
         };
     }
 
@@ -68,13 +76,13 @@ final readonly class Problem
     public static function isAway(Throwable $e): bool
     {
         $cause = $e instanceof QueryException ? $e->getPrevious() ?? $e : $e;
-        if (! $cause instanceof PDOException) {
+        if (! ($cause instanceof PDOException)) {
             return false;
         }
         $state = (string) ($cause->errorInfo[0] ?? $cause->getCode());
 
-        return preg_match('/^(08|53|57P|7$|HY000$)/', $state) === 1
-            || preg_match('/(server closed the|no) connection|connection to server/i', $cause->getMessage()) === 1;
+        return preg_match('/^(08|53|57P|7$|HY000$)/', $state) === 1 ||
+            preg_match('/(server closed the|no) connection|connection to server/i', $cause->getMessage()) === 1;
     }
 
     /**
@@ -97,7 +105,10 @@ final readonly class Problem
     /** @return list<array{path: string, problem: string, remedy: string}> */
     private static function faults(InvalidSeason $e): array
     {
-        return array_map(fn (Fault $fault): array => ['path' => $fault->path, 'problem' => $fault->problem, 'remedy' => $fault->remedy], $e->faults);
+        return array_map(
+            fn (Fault $fault): array => ['path' => $fault->path, 'problem' => $fault->problem, 'remedy' => $fault->remedy],
+            $e->faults,
+        );
     }
 
     /** @return list<array{path: string, problem: string, remedy: string}> */

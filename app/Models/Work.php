@@ -32,5 +32,11 @@ final class Work extends Model
     protected $attributes = ['state' => 'waiting', 'done' => 0, 'total' => 0, 'result' => null];
 
     /** @var array<string, string> */
-    protected $casts = ['kind' => WorkKind::class, 'result' => AsDocument::class, 'done' => 'integer', 'total' => 'integer', 'revision' => 'integer'];
+    protected $casts = [
+        'kind' => WorkKind::class,
+        'result' => AsDocument::class,
+        'done' => 'integer',
+        'total' => 'integer',
+        'revision' => 'integer',
+    ];
 }

@@ -22,8 +22,10 @@ final class History
     public function remember(Season $season, array $changes, string $label): void
     {
         $season->changes()->where('undone', true)->delete();
-        $season->changes()->create(['label' => mb_substr($label === '' ? 'a change' : $label, 0, 200),
-            'changes' => array_map(fn (Change $change): array => $change->toArray(), $changes)]);
+        $season->changes()->create([
+            'label' => mb_substr($label === '' ? 'a change' : $label, 0, 200),
+            'changes' => array_map(fn (Change $change): array => $change->toArray(), $changes),
+        ]);
         $this->forget($season);
     }
 
@@ -31,9 +33,9 @@ final class History
     private function forget(Season $season): void
     {
         DB::delete(
-            'DELETE FROM season_changes WHERE season_id = ? AND id <= (SELECT max(id) FROM (SELECT id, row_number() OVER newest AS place,'
-            .' sum(octet_length(changes::text)) OVER newest AS bytes FROM season_changes WHERE season_id = ? WINDOW newest AS (ORDER BY id DESC)) AS steps'
-            .' WHERE place > ? OR (place > 1 AND bytes > ?))',
+            'DELETE FROM season_changes WHERE season_id = ? AND id <= (SELECT max(id) FROM (SELECT id, row_number() OVER newest AS place,'.
+                ' sum(octet_length(changes::text)) OVER newest AS bytes FROM season_changes WHERE season_id = ? WINDOW newest AS (ORDER BY id DESC)) AS steps'.
+                ' WHERE place > ? OR (place > 1 AND bytes > ?))',
             [$season->id, $season->id, self::KEPT, self::MOST_BYTES],
         );
     }

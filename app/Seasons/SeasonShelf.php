@@ -46,7 +46,11 @@ final class SeasonShelf
 
         $bytes = (int) $user->seasons()->selectRaw('coalesce(sum(octet_length(document::text)), 0) AS bytes')->value('bytes');
         if ($bytes > self::MOST_BYTES) {
-            throw ValidationException::withMessages(['from' => 'Your garden holds '.intdiv($bytes, 1_000_000).' MB, which is all there is room for. Delete a season you no longer need.']);
+            throw ValidationException::withMessages([
+                'from' => 'Your garden holds '.
+                    intdiv($bytes, 1_000_000).
+                    ' MB, which is all there is room for. Delete a season you no longer need.',
+            ]);
         }
 
         return self::keep($user, $document);

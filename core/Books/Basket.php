@@ -24,6 +24,22 @@ final readonly class Basket
         return Ceiling::of($wanted / (1.0 - $loss));
     }
 
+    /**
+     * Money for each number of plants from 0 on.
+     *
+     * @param  non-empty-list<Offer>  $offers
+     * @return list<float>
+     */
+    public static function prices(array $offers, int $plants): array
+    {
+        $cost = [0.0];
+        for ($n = 1; $n <= $plants; $n++) {
+            $cost[] = min(array_map(fn (Offer $offer): float => $cost[max(0, $n - $offer->plants)] + $offer->price, $offers));
+        }
+
+        return $cost;
+    }
+
     /** @param  list<Offer>  $offers */
     public static function cheapest(array $offers, int $plants): ?self
     {

@@ -9,16 +9,19 @@ use JollyPenny\Core\Units\Ceiling;
 
 /**
  * One consumable (a supply, or a lot's seed) that several crops draw on. Kept leftovers are charged by use; where they
- * are wasted, what comes out of stock is charged by use and the rest in whole packs, all of it shared by use.
+ * are wasted, what comes out of stock is charged by use and the rest in whole packs, all of it shared by use. Seed dies: even of
+ * kept seed a part of a packet is charged each season.
  */
 final readonly class Pool
 {
+    /** @param  float  $leastPacks  charged as soon as any is needed, of what is kept */
     public function __construct(
         public float $need,
         private float $packPrice,
         private float $perPack,
         private float $stock,
         private Leftover $leftover,
+        private float $leastPacks = 0.0,
     ) {
     }
 
@@ -30,7 +33,7 @@ final readonly class Pool
         }
         $unit = $this->packPrice / $this->perPack;
 
-        return $this->leftover === Leftover::Keep ? $need * $unit
+        return $this->leftover === Leftover::Keep ? max($need * $unit, $this->leastPacks * $this->packPrice)
             : min($need, $this->stock) * $unit + $this->packs($need) * $this->packPrice;
     }
 
@@ -49,7 +52,7 @@ final readonly class Pool
     /** What would be saved if this use fell away. */
     public function marginal(float $use): float
     {
-        return $this->leftover === Leftover::Keep ? $this->charge($use)
+        return $this->leftover === Leftover::Keep && $this->leastPacks === 0.0 ? $this->charge($use)
             : $this->charge($this->need) - $this->charge(max(0.0, $this->need - $use));
     }
 

@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Books;
 
 use JollyPenny\Core\Planning\CropPlan;
+use JollyPenny\Core\Season\SeasonIndex;
 
-/** Seed, by lot. */
+/** Seed, by lot. What is left of a packet is worth something only until it is dead. Costing rules, section 7, head 1. */
 final readonly class SeedBook implements Book
 {
     /** @var array<array-key, Pool> by lot id */
     public array $pools;
 
     /** @param  list<CropPlan>  $plans */
-    public function __construct(private array $plans)
+    public function __construct(private array $plans, SeasonIndex $index)
     {
         $needs = $lots = $pools = [];
         foreach ($plans as $plan) {
@@ -23,7 +24,15 @@ final readonly class SeedBook implements Book
         foreach ($lots as $id => $lot) {
             $perPacket = $lot->seedsPerPacket;
             if ($perPacket !== null) {
-                $pools[$id] = new Pool($needs[$id], $lot->packetPrice, $perPacket, $lot->packetsOwned * $perPacket, $lot->leftover);
+                $life = $index->species[$lot->species]->longevityYears;
+                $pools[$id] = new Pool(
+                    $needs[$id],
+                    $lot->packetPrice,
+                    $perPacket,
+                    $lot->packetsOwned * $perPacket,
+                    $lot->leftover,
+                    1.0 / max(1.0, $life),
+                );
             }
         }
         $this->pools = $pools;

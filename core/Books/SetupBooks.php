@@ -6,6 +6,7 @@ namespace JollyPenny\Core\Books;
 
 use JollyPenny\Core\Planning\CropPlan;
 use JollyPenny\Core\Planning\CropPlanner;
+use JollyPenny\Core\Planning\Together;
 use JollyPenny\Core\Planning\Warning;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Light;
@@ -31,6 +32,8 @@ final class SetupBooks
 
     public readonly int $plantsBought;
 
+    public readonly Together $together;
+
     public readonly SeedBook $seed;
 
     public readonly SupplyBook $supplies;
@@ -51,7 +54,8 @@ final class SetupBooks
             $this->place($crop);
         }
         $this->plantsBought = array_sum(array_column($this->bought, 'wanted'));
-        $this->seed = new SeedBook($this->plans);
+        $this->together = new Together($this->plans, $index->season->mishap);
+        $this->seed = new SeedBook($this->plans, $index);
         $this->supplies = new SupplyBook($this->plans, $index);
         $this->containers = new ContainerBook($this->plans, $index);
         $this->energy = new EnergyBook($this->plans, $this->supplies->uses, $index, $setup);
@@ -75,12 +79,18 @@ final class SetupBooks
         return $this->season()->nurseryTripCost * $crop->wanted / $this->plantsBought;
     }
 
-    /** Money for the plants a grown crop is expected to fall short of; 0 where nobody sells them. */
-    public function shortfallCost(int $index): float
+    /** Money for the trip after plants that fail, on average; none of its own where the set-up goes to the nursery anyway. */
+    public function tripForShortfall(): float
     {
-        $plan = $this->plans[$index];
+        $trip = $this->season()->nurseryTripCost;
 
-        return $plan->sowing->shortfall * ($this->nursery->basket($plan->crop)->cost ?? 0.0) / $plan->crop->wanted;
+        return $this->bought !== [] || $trip <= 0.0 ? 0.0 : $trip * (1.0 - $this->together->allEnough($this->onOffer()));
+    }
+
+    /** @return list<int> places in `plans` of grown crops that somebody sells */
+    public function onOffer(): array
+    {
+        return array_keys(array_filter($this->plans, fn (CropPlan $plan): bool => $plan->crop->nursery !== []));
     }
 
     private function place(Crop $crop): void

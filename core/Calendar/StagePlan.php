@@ -26,6 +26,11 @@ final readonly class StagePlan
     ) {
     }
 
+    public function middleDay(): int
+    {
+        return $this->start + intdiv($this->days(), 2);
+    }
+
     public function days(): int
     {
         return $this->end - $this->start;

@@ -4,64 +4,135 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Calendar;
 
+use JollyPenny\Core\Germination\Failure;
+use JollyPenny\Core\Germination\FirstStage;
+use JollyPenny\Core\Germination\Sown;
 use JollyPenny\Core\Season\Anchor;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Season\Method;
 use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\Stage;
+use JollyPenny\Core\Units\Ceiling;
 
 /**
  * When each stage of a crop begins and ends, as day numbers; a stage occupies [start, end). Costing rules, section 5.
  */
 final readonly class Timetable
 {
+    private const WEEK = 7;
+
     /** @param  list<array{int, int}>  $stages  start and end */
-    private function __construct(public array $stages, public bool $late)
+    private function __construct(public Sown $sown, public array $stages, public bool $late)
     {
     }
 
     /**
-     * @param  list<int>  $days  how long each stage lasts
      * @param  list<bool>  $outdoors  which stages are outdoors
+     * @param  ?float  $weeks  the species', from sowing to planting out; known where a stage rests
+     * @return self|Failure why the seed does not come up
      */
-    public static function of(Season $season, Crop $crop, array $days, array $outdoors): self
-    {
+    public static function of(
+        Season $season,
+        Crop $crop,
+        Method $method,
+        array $outdoors,
+        FirstStage $first,
+        ?float $weeks,
+    ): self|Failure {
+        $days = array_map(fn (Stage $stage): int => $stage->givenDays(), $method->stages);
+        $days[0] = 0;
+        $rest = array_keys(array_filter($method->stages, fn (Stage $stage): bool => $stage->isRest()))[0] ?? null;
         $target = self::target($season, $crop)->number;
-        $start = $target - array_sum($days);
-        $late = false;
-        if ($crop->sowOn !== null) {
-            $waiting = $start - $crop->sowOn->number;
-            $start = $crop->sowOn->number;
-            $late = $waiting < 0;
-            if ($waiting > 0) {
-                $indoors = array_keys($outdoors, false, true);
-                $days[$indoors === [] ? count($days) - 1 : max($indoors)] += $waiting;
-            }
+        $fixed = self::fixedSowing($season, $crop, $method, $outdoors[0]);
+
+        return match (true) {
+            $fixed !== null => self::forwards($first->sown($fixed), $days, $rest, $target, $method->isDirectSowing() ? null : $outdoors),
+            $rest !== null => self::resting($first, $days, $rest, $target, Ceiling::of(self::WEEK * (float) $weeks)),
+            default => self::backwards($first->overBy($target - array_sum($days)), $days, $target),
+        };
+    }
+
+    /** The day on which the crop should go out. */
+    public static function target(Season $season, Crop $crop): Day
+    {
+        return self::anchor($season, $crop)->plus($crop->plantOutOffsetDays);
+    }
+
+    private static function anchor(Season $season, Crop $crop): Day
+    {
+        return $crop->anchor === Anchor::FirstFrost ? $season->firstFrost ?? $season->lastFrost : $season->lastFrost;
+    }
+
+    private static function fixedSowing(Season $season, Crop $crop, Method $method, bool $outdoors): ?int
+    {
+        $offset = match (true) {
+            $method->isDirectSowing() => $crop->bedSowOffsetDays,
+            $outdoors => $crop->outdoorSowOffsetDays,
+            default => null,
+        };
+
+        return $crop->sowOn->number ?? ($offset === null ? null : self::anchor($season, $crop)->plus($offset)->number);
+    }
+
+    /**
+     * From a sowing day on. Days of waiting go to the last stage indoors.
+     *
+     * @param  list<int>  $days
+     * @param  ?list<bool>  $outdoors  null for a direct sowing, which never waits and is never late
+     */
+    private static function forwards(Sown|Failure $sown, array $days, ?int $rest, int $target, ?array $outdoors): self|Failure
+    {
+        if ($sown instanceof Failure) {
+            return $sown;
         }
+        $days[0] = $sown->days;
+        if ($rest !== null) {
+            $days[$rest] = max(1, $target - $sown->on - array_sum($days));
+        }
+        $waiting = $target - $sown->on - array_sum($days);
+        if ($outdoors !== null && $waiting > 0) {
+            $indoors = array_keys($outdoors, false, true);
+            $days[$indoors === [] ? count($days) - 1 : max($indoors)] += $waiting;
+        }
+
+        return self::laid($sown, $days, $outdoors !== null && $waiting < 0);
+    }
+
+    /** @param  list<int>  $days */
+    private static function resting(FirstStage $first, array $days, int $rest, int $target, int $whole): self|Failure
+    {
+        $sown = $first->sown($target - $whole);
+        if ($sown instanceof Failure) {
+            return $sown;
+        }
+        $days[0] = $sown->days;
+        $days[$rest] = max(1, $whole - array_sum($days));
+
+        return self::laid($sown->movedTo($target - array_sum($days)), $days);
+    }
+
+    /** @param  list<int>  $days */
+    private static function backwards(Sown|Failure $sown, array $days, int $target): self|Failure
+    {
+        if ($sown instanceof Failure) {
+            return $sown;
+        }
+        $days[0] = $target - array_sum($days) - $sown->on;
+
+        return self::laid($sown, $days);
+    }
+
+    /** @param  array<int, int>  $days */
+    private static function laid(Sown $sown, array $days, bool $late = false): self
+    {
+        $start = $sown->on;
         $stages = [];
         foreach ($days as $length) {
             $stages[] = [$start, $start + $length];
             $start += $length;
         }
 
-        return new self($stages, $late);
-    }
-
-    /** The day on which the crop should go out. */
-    public static function target(Season $season, Crop $crop): Day
-    {
-        $frost = $crop->anchor === Anchor::FirstFrost ? $season->firstFrost ?? $season->lastFrost : $season->lastFrost;
-
-        return $frost->plus($crop->plantOutOffsetDays);
-    }
-
-    /**
-     * The month whose temperature the seed germinates in: that of a fixed sowing date, else that in which the first
-     * stage ends.
-     *
-     * @param  list<int>  $laterDays  how long the stages after the first last
-     */
-    public static function germinationMonth(Season $season, Crop $crop, array $laterDays): int
-    {
-        return ($crop->sowOn ?? self::target($season, $crop)->plus(-array_sum($laterDays)))->month();
+        return new self($sown, $stages, $late);
     }
 }

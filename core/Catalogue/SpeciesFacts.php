@@ -7,6 +7,9 @@ namespace JollyPenny\Core\Catalogue;
 /** What the catalogue knows of a species, with where it knows it from. */
 final readonly class SpeciesFacts
 {
+    /** Common practice, no source. */
+    private const ROOT_WEEKS = 3.0;
+
     /**
      * @param  string  $kind  vegetable, herb or flower
      * @param  string  $start  indoors, direct or either
@@ -17,6 +20,8 @@ final readonly class SpeciesFacts
      * @param  float  $daysToEmerge  where no table says better
      * @param  string  $weeksBefore  the date the weeks count back from: plant_out or last_frost
      * @param  int  $plantOutOffsetDays  days after the last frost
+     * @param  bool  $tender  killed by frost
+     * @param  ?int  $bedSowOffsetDays  days after the last frost at which it is sown in the bed; null where it is not done
      * @param  string  $light  to germinate: light, dark or any
      * @param  int  $coldDays  of chilling before sowing
      * @param  float  $packetPrice  typical, to be put right
@@ -39,6 +44,8 @@ final readonly class SpeciesFacts
         public int $weeksTo,
         public string $weeksBefore,
         public int $plantOutOffsetDays,
+        public bool $tender,
+        public ?int $bedSowOffsetDays,
         public float $seedWidthMm,
         public float $sowingDepthMm,
         public string $light,
@@ -85,6 +92,8 @@ final readonly class SpeciesFacts
             $whole('weeks_to'),
             $text('weeks_before'),
             $whole('plant_out_offset_days'),
+            $row['tender'] === true,
+            $row['bed_sow_offset_days'] === null ? null : $whole('bed_sow_offset_days'),
             $number('seed_width_mm'),
             $number('sowing_depth_mm'),
             $text('light'),
@@ -97,6 +106,12 @@ final readonly class SpeciesFacts
         );
     }
 
+    /** Weeks from sowing to planting out; of what is sown where it grows, the longest its root bears a container. */
+    private function weeks(): float
+    {
+        return $this->weeksTo > 0 ? ($this->weeksFrom + $this->weeksTo) / 2 : self::ROOT_WEEKS;
+    }
+
     /** @return array<string, mixed> a row of the season file's `species` */
     public function seasonRow(): array
     {
@@ -107,6 +122,8 @@ final readonly class SpeciesFacts
             'days_to_emerge' => $this->daysToEmerge,
             'longevity_years' => $this->longevityYears,
             'fresh_germination' => $this->freshGermination,
+            'weeks' => $this->weeks(),
+            'tender' => $this->tender,
             'meta' => ['catalogue' => $this->id],
         ];
     }

@@ -72,10 +72,12 @@ final readonly class Comparison
         return $best === null ? null : Advice::of($best);
     }
 
-    /** One that supplies the list beats one that does not; of two alike the cheaper one. */
+    /** One that supplies the list beats one that does not, one that fits the bench one that is crowded; of two alike the cheaper one. */
     private static function beats(SetupResult $a, SetupResult $b): bool
     {
-        return $a->isFair() === $b->isFair() ? $a->per_wanted < $b->per_wanted - self::SAME : $a->isFair();
+        [$mine, $other] = array_map(fn (SetupResult $one): array => [$one->isFair(), $one->crowded_days === 0], [$a, $b]);
+
+        return $mine === $other ? $a->per_wanted < $b->per_wanted - self::SAME : $mine > $other;
     }
 
     /**

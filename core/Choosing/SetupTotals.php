@@ -28,9 +28,10 @@ final readonly class SetupTotals
         foreach ($books->bought as $crop) {
             $cost += ($books->nursery->basket($crop)->cost ?? 0.0) + $books->tripShare($crop);
         }
+        $cost += $books->tripForShortfall();
         $hours = 0.0;
         foreach ($books->plans as $i => $plan) {
-            $cost += $books->shortfallCost($i);
+            $cost += $books->nursery->shortfall($plan) ?? 0.0;
             $hours += Labour::hours($plan, $books->supplies->uses[$i]);
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Cli;
 
+use JollyPenny\Core\Choosing\MadeToFit;
 use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\Fault;
@@ -15,18 +16,19 @@ use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Years\YearsCosting;
 
-/** bin/jolly: a season file costed, over the years, or mixed and matched. Exits 0, or 2 with a line for each fault on standard error. */
+/** bin/jolly: a season file costed, over the years, mixed and matched, or made to fit. Exits 0, or 2 with a line for each fault on standard error. */
 final readonly class Jolly
 {
     private const USAGE = <<<'TEXT'
     Usage: bin/jolly cost FILE.json [--setup ID]                                 the costing, as JSON
            bin/jolly years FILE.json --seasons N [--price-rise R] [--setup ID]   the same over 1 to 100 seasons
            bin/jolly mix FILE.json --setup ID                                    the season file with each crop its cheapest way
+           bin/jolly fit FILE.json --setup ID                                    the season file with the set-up made to fit: lamps and mats enough
     A file named - is standard input.
 
     TEXT;
 
-    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup']];
+    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup']];
 
     /**
      * @param  list<string>  $arguments  after the program's name
@@ -53,6 +55,7 @@ final readonly class Jolly
                 'mix' => (new SeasonWriter())->toJson(
                     (new MixAndMatch($season, self::setup($season, $options['setup'] ?? ''), self::progress($err)))->season(),
                 ),
+                'fit' => (new SeasonWriter())->toJson(self::fitted($season, self::setup($season, $options['setup'] ?? ''))),
                 default => self::json(
                     (new SeasonCosting($season))->result(isset($options['setup']) ? self::setup($season, $options['setup'])->id : null),
                 ),
@@ -85,7 +88,7 @@ final readonly class Jolly
             }
             $options[$name] = $pair[1] ?? '';
         }
-        $needed = ['years' => 'seasons', 'mix' => 'setup'][$arguments[0]] ?? null;
+        $needed = ['years' => 'seasons', 'mix' => 'setup', 'fit' => 'setup'][$arguments[0]] ?? null;
 
         return $needed === null || isset($options[$needed]) ? $options : null;
     }
@@ -121,6 +124,16 @@ final readonly class Jolly
                 ['setups'],
                 "There is no set-up \"{$id}\".",
                 'The file has: '.implode(', ', array_column($season->setups, 'id')).'.',
+            );
+    }
+
+    private static function fitted(Season $season, Setup $setup): Season
+    {
+        return (new MadeToFit($season, $setup))->season() ??
+            throw InvalidSeason::because(
+                ['setups'],
+                'There is a set-up "'.MadeToFit::idOf($setup).'" already.',
+                'Take it out, or give it another id.',
             );
     }
 

@@ -76,6 +76,7 @@ final readonly class GrowList
                 'lot' => $lot,
                 'wanted' => $wanted ?? self::WANTED,
                 'plant_out_offset_days' => $facts->plantOutOffsetDays ?? 7,
+                'bed_sow_offset_days' => $facts?->bedSowOffsetDays,
                 'cold_days' => $facts->coldDays ?? 0,
                 'nursery' => array_values(array_map(fn (stdClass $offer): string => Cell::text($offer->id), $offers)),
             ],

@@ -44,6 +44,11 @@ final readonly class BarMoves
     {
         $plan = $this->plan($crop);
         $row = $plan->method->stages[$stage] ?? throw new InvalidArgumentException('The method has no such stage.');
+        if ($row->isRest()) {
+            throw new InvalidArgumentException(
+                "{$row->name} takes what the other stages leave of the weeks: make one of them longer, or move the sowing.",
+            );
+        }
         $waits = $row->untilEmergence();
         $now = $waits ? $row->extraDays : (int) $row->days;
         $to = max(0, $now + $by);

@@ -16,7 +16,32 @@ final readonly class DailyLightIntegral
     private const ON_TARGET = 0.75;
 
     /** Below this, seedlings grow leggy. */
-    public const DIM = 10.0;
+    private const DIM = 10.0;
+
+    /**
+     * What lamps give together: the mean, by the flats they light, of those of which it is known.
+     *
+     * @param  list<Light>  $lights
+     */
+    public static function ofAll(array $lights): ?float
+    {
+        $sum = $flats = 0.0;
+        foreach ($lights as $light) {
+            $dose = self::of($light);
+            if ($dose !== null) {
+                $sum += $dose * $light->flats;
+                $flats += $light->flats;
+            }
+        }
+
+        return $flats > 0.0 ? $sum / $flats : null;
+    }
+
+    /** Whether a dose is too little; rounding in its last places makes none too little. */
+    public static function isDim(float $dose): bool
+    {
+        return $dose < self::DIM - 1e-9;
+    }
 
     public static function of(Light $light): ?float
     {

@@ -6,7 +6,6 @@ namespace JollyPenny\Core\Energy;
 
 use JollyPenny\Core\Calendar\StagePlan;
 use JollyPenny\Core\Season\Appliance;
-use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\Electricity;
 use JollyPenny\Core\Season\Light;
 use JollyPenny\Core\Season\Mat;
@@ -46,8 +45,10 @@ final class PlaceEnergy
     /** @var list<array{float, float, float}> lamps' kWh, cost and full credit a day with the first 0, 1, … of them on */
     private array $lampSteps;
 
-    /** @var array<int, list<array{float, float, float}>> the same of the mats, by month */
+    /** @var list<list<array{float, float, float}>> the same of the mats, by day */
     private array $matSteps = [];
+
+    private readonly ?float $lampDose;
 
     /** @var array{float, float, float} */
     private array $applianceDay;
@@ -57,9 +58,6 @@ final class PlaceEnergy
 
     /** @var list<bool> whether the heat credit holds, by day */
     private array $credited = [];
-
-    /** @var list<int> month by day */
-    private array $months = [];
 
     /**
      * @param  list<Light>  $lights  of the set-up at this place, in order
@@ -76,13 +74,13 @@ final class PlaceEnergy
         array $appliances,
     ) {
         $this->lamps = Bank::of(array_map(fn (Light $light): float => $light->flats, $lights));
+        $this->lampDose = DailyLightIntegral::ofAll($lights);
         $this->mats = Bank::of(array_map(fn (Mat $mat): float => $mat->flats, $mats));
         $credit = $electricity->heatCredit;
         $rate = $credit === null || ! $place->heated ? 0.0 : $credit->fraction * $credit->pricePerKwh;
         $days = count($load->standing);
         for ($day = 0; $day < $days; $day++) {
             $this->credited[] = $rate > 0.0 && $load->firstDay + $day <= $credit?->until->number;
-            $this->months[] = Day::ofNumber($load->firstDay + $day)->month();
         }
         $this->lampSteps = self::steps(
             array_map(
@@ -95,11 +93,18 @@ final class PlaceEnergy
             ),
         );
         $mean = $tariff->mean();
-        foreach (array_unique($this->months) as $month) {
-            $air = (float) $place->temperatureIn($month);
-            $this->matSteps[$month] = self::steps(
-                array_map(fn (Mat $mat): array => self::figures(($mat->watts / 1000) * 24 * self::duty($mat, $air), $mean, $rate), $mats),
-            );
+        $steady = ! is_array($place->tempC) || array_filter($mats, fn (Mat $mat): bool => $mat->thermostatC !== null) === [];
+        for ($day = 0; $day < $days; $day++) {
+            $air = (float) $place->airOn($load->firstDay + $day);
+            $this->matSteps[] =
+                $steady && $day > 0
+                    ? $this->matSteps[0]
+                    : self::steps(
+                        array_map(
+                            fn (Mat $mat): array => self::figures(($mat->watts / 1000) * 24 * self::duty($mat, $air), $mean, $rate),
+                            $mats,
+                        ),
+                    );
         }
         $running = self::steps(
             array_map(
@@ -109,6 +114,17 @@ final class PlaceEnergy
         );
         $this->applianceDay = $running[count($running) - 1];
         $this->addUp();
+    }
+
+    /** Light that a stage gets here on its middle day, lamps and daylight, mol/m²; null where it cannot be judged. */
+    public function dose(StagePlan $stage): ?float
+    {
+        $daylight = $this->place->daylightOn($stage->middleDay());
+        if (! $this->lit($stage)) {
+            return $daylight;
+        }
+
+        return $this->lampDose === null ? null : $this->lampDose + (float) $daylight;
     }
 
     /** The share of the day a mat is on: the warmth it has to make up over what it can. */
@@ -148,7 +164,7 @@ final class PlaceEnergy
                 $with = $this->mats->onFor($flats);
                 $without = $this->mats->onFor($flats - $stage->flats);
                 if ($with !== $without) {
-                    $steps = $this->matSteps[$this->months[$day]];
+                    $steps = $this->matSteps[$day];
                     $saved += $this->money($steps[$with], $day) - $this->money($steps[$without], $day);
                 }
             }
@@ -179,7 +195,7 @@ final class PlaceEnergy
     {
         $use = [
             $this->lampSteps[$this->lamps->onFor($this->load->flats[PlaceLoad::LIGHT][$day])],
-            $this->matSteps[$this->months[$day]][$this->mats->onFor($this->load->flats[PlaceLoad::HEAT][$day])],
+            $this->matSteps[$day][$this->mats->onFor($this->load->flats[PlaceLoad::HEAT][$day])],
             $this->load->standing[$day] > 0 ? $this->applianceDay : [0.0, 0.0, 0.0],
         ];
         foreach ($use as $kind => $figures) {

@@ -10,12 +10,9 @@ use JollyPenny\Core\Season\Mat;
 /** Temperature of the seed's soil, °C. Costing rules, section 3, step 4. */
 final readonly class SoilTemperature
 {
-    /** @param  ?float  $air  °C of the place in that month, null where it is not modelled */
-    public static function under(?float $air, ?Light $light, ?Mat $mat): ?float
+    /** @param  float  $air  °C of the place on that day */
+    public static function under(float $air, ?Light $light, ?Mat $mat): float
     {
-        if ($air === null) {
-            return null;
-        }
         $without = $air + ($light->liftC ?? 0.0);
         if ($mat === null) {
             return $without;

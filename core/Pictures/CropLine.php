@@ -75,7 +75,7 @@ final readonly class CropLine
         if ($result->buy_cost === null || $result->cost === null || $result->extra_cost === null) {
             return null;
         }
-        $short = $result->shortfallCost();
+        $short = $result->shortfallBought();
 
         return match ($result->verdict) {
             'buy' => $result->extra_cost + $short - $result->buy_cost,

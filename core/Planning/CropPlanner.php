@@ -6,17 +6,23 @@ namespace JollyPenny\Core\Planning;
 
 use JollyPenny\Core\Calendar\StagePlan;
 use JollyPenny\Core\Calendar\Timetable;
-use JollyPenny\Core\Germination\SoilTemperature;
-use JollyPenny\Core\Germination\TemperatureResponse;
+use JollyPenny\Core\Germination\Failure;
+use JollyPenny\Core\Germination\FirstStage;
+use JollyPenny\Core\Germination\Seedbed;
 use JollyPenny\Core\Germination\Viability;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Light;
 use JollyPenny\Core\Season\Mat;
 use JollyPenny\Core\Season\Method;
 use JollyPenny\Core\Season\MoveOn;
+use JollyPenny\Core\Season\Place;
 use JollyPenny\Core\Season\SeasonIndex;
+use JollyPenny\Core\Season\Species;
+use JollyPenny\Core\Season\Stage;
+use JollyPenny\Core\Sowing\Chain;
 use JollyPenny\Core\Sowing\Sower;
 use JollyPenny\Core\Sowing\SowingPlan;
+use JollyPenny\Core\Sowing\TwoValues;
 use JollyPenny\Core\Units\Ceiling;
 
 /** Germination, sowing and calendar of one crop. A plan depends on nothing else that is grown, so it is kept. */
@@ -25,8 +31,14 @@ final class CropPlanner
     /** @var array<string, CropPlan|Warning> */
     private array $plans = [];
 
-    public function __construct(private readonly SeasonIndex $index, private readonly Sower $sower = new Sower())
+    /** @var array<string, Seedbed> */
+    private array $seedbeds = [];
+
+    private readonly Sower $sower;
+
+    public function __construct(private readonly SeasonIndex $index)
     {
+        $this->sower = new Sower($index->season->mishap);
     }
 
     /**
@@ -49,37 +61,48 @@ final class CropPlanner
         $season = $this->index->season;
         $lot = $this->index->lots[$crop->lot];
         $species = $this->index->species[$lot->species];
-        $days = array_map(fn ($stage): int => (int) $stage->days + $stage->extraDays, $method->stages);
-        $month = Timetable::germinationMonth($season, $crop, array_slice($days, 1));
-        $soilC = SoilTemperature::under($this->index->places[$method->stages[0]->place]->temperatureIn($month), $light, $mat);
-        $response = TemperatureResponse::of($species, $soilC);
-        if ($response->failure !== null) {
-            return Warning::from($response->failure->value);
+        $outdoors = array_map(fn (Stage $stage): bool => $this->index->places[$stage->place]->outdoors, $method->stages);
+        $place = $this->index->places[$method->stages[0]->place];
+        $first = new FirstStage($method->stages[0], $this->seedbed($species, $place, $light, $mat), $species->daysToEmerge,
+            $lot->emergenceFactor);
+        $timetable = Timetable::of($season, $crop, $method, $outdoors, $first, $species->weeks);
+        if ($timetable instanceof Failure) {
+            return Warning::from($timetable->value);
         }
-        if ($method->stages[0]->untilEmergence()) {
-            $days[0] += Ceiling::of((float) $response->days * $lot->emergenceFactor);
+        $frost = Frost::of($species->tender, $season, $crop, $timetable, $outdoors[0]);
+        if ($frost === Frost::Kills) {
+            return Warning::Frost;
         }
         $viability = Viability::of($lot, $species, $season->year);
-        $g = $viability->value * $response->relative;
-        $sowing = $this->sower->plan($method, $crop, $g, $season->confidence);
-        if ($sowing === null) {
-            return Warning::CannotReach;
-        }
-        $outdoors = array_map(fn ($stage): bool => $this->index->places[$stage->place]->outdoors, $method->stages);
-        $timetable = Timetable::of($season, $crop, $days, $outdoors);
+        $relative = $timetable->sown->relative;
+        [$bad, $good] = TwoValues::around($viability->value, $viability->deviation());
+        $g = $viability->value * $relative;
+        $sowing = $this->sower->plan($method, $crop, Chain::of($method, $crop, $g, [$bad * $relative, $good * $relative], $season));
 
-        return new CropPlan(
+        return $sowing === null ? Warning::CannotReach : new CropPlan(
             $crop,
             $lot,
             $method,
             $viability,
-            $soilC,
-            $response,
+            $timetable->sown,
             $g,
             $sowing,
             $this->stages($crop, $method, $sowing, $timetable),
             $timetable->late,
+            $frost === Frost::Threatens,
         );
+    }
+
+    /** Null where nothing is modelled. */
+    private function seedbed(Species $species, Place $place, ?Light $light, ?Mat $mat): ?Seedbed
+    {
+        $table = $species->germination;
+        if ($table === [] || $place->tempC === null) {
+            return null;
+        }
+
+        return $this->seedbeds[(string) json_encode([$species->id, $place->id, $light?->id, $mat?->id])]
+            ??= new Seedbed($table, $place, $light, $mat);
     }
 
     /** @return list<StagePlan> */

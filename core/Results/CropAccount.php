@@ -9,6 +9,7 @@ use JollyPenny\Core\Books\Head;
 use JollyPenny\Core\Books\Labour;
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Calendar\StagePlan;
+use JollyPenny\Core\Energy\DailyLightIntegral;
 use JollyPenny\Core\Energy\PlaceEnergy;
 use JollyPenny\Core\Planning\CropPlan;
 use JollyPenny\Core\Planning\Warning;
@@ -20,7 +21,7 @@ use JollyPenny\Core\Season\Setup;
 final readonly class CropAccount
 {
     /** Fewer plants than this are none to divide by. */
-    public const NO_PLANTS = 1e-6;
+    private const NO_PLANTS = 1e-6;
 
     public function __construct(private SetupBooks $books)
     {
@@ -84,7 +85,8 @@ final readonly class CropAccount
             $extra += $book->saved($index);
         }
         $cost = array_sum($heads);
-        $short = $this->books->shortfallCost($index);
+        $short = $this->books->nursery->shortfall($plan);
+        $finish = $sowing->finish;
 
         return new CropResult(
             id: $plan->crop->id,
@@ -98,21 +100,42 @@ final readonly class CropAccount
             q: $sowing->q,
             seeds: $sowing->seeds,
             sites: $sowing->sites,
-            finished: $sowing->finished,
-            p_enough: $sowing->enough,
-            shortfall: $sowing->shortfall,
-            useful: $sowing->useful,
-            surplus: $sowing->surplus,
+            finished: $finish->mean,
+            p_enough: $finish->enough,
+            shortfall: $finish->shortfall(),
+            shortfall_cost: $short,
+            useful: $finish->useful,
+            useful_low: $finish->usefulLow,
+            useful_high: $finish->usefulHigh,
+            surplus: $finish->surplus(),
             heads: $heads,
             cost: $cost,
-            per_finished: $sowing->useful < self::NO_PLANTS ? null : $cost / $sowing->useful,
+            per_finished: self::quotient($cost, $finish->useful),
+            per_finished_low: self::quotient($cost, $finish->usefulHigh),
+            per_finished_high: self::quotient($cost, $finish->usefulLow),
             extra_cost: $extra,
             buy_cost: $buying,
-            verdict: Verdict::of($cost + $short, $extra + $short, $buying)->value,
+            verdict: Verdict::of($cost + (float) $short, $extra + (float) $short, $buying)->value,
+            income: self::income($plan),
             hours: Labour::hours($plan, $this->books->supplies->uses[$index]),
             stages: array_map($this->stage(...), $plan->stages),
             wanted: $plan->crop->wanted,
-            shortfallCost: $short,
+        );
+    }
+
+    /** Money for that, by plants; null for none to speak of. */
+    public static function quotient(float $amount, float $plants): ?float
+    {
+        return $plants < self::NO_PLANTS ? null : $amount / $plants;
+    }
+
+    /** Money for plants sold, on average: those that are left when one's own and those given away are there. */
+    private static function income(CropPlan $plan): float
+    {
+        $split = $plan->crop->split;
+
+        return $split === null ? 0.0 : $plan->crop->salePrice * $plan->sowing->finish->expected(
+            fn (int $finished): float => min(max(0, $finished - $split->keep - $split->give), $split->sell),
         );
     }
 
@@ -134,25 +157,24 @@ final readonly class CropAccount
         return Day::ofNumber($number)->format();
     }
 
-    /** @return list<string> each code once, by name */
+    /** @return list<string> each code once, in the order in which they are told */
     private function warnings(CropPlan $plan): array
     {
-        $codes = [];
-        foreach ($plan->stages as $stage) {
+        $told = [
+            Warning::Frost->value => $plan->frost,
+            Warning::NoLight->value => false,
+            Warning::NoMat->value => false,
+            Warning::Late->value => $plan->late,
+            Warning::Dim->value => false,
+        ];
+        foreach ($plan->stages as $i => $stage) {
             $energy = $this->books->energy->places[$stage->place->id] ?? null;
-            if ($stage->stage->light && $energy?->lit($stage) !== true) {
-                $codes[] = Warning::NoLight->value;
-            }
-            if ($stage->stage->mat && $energy?->warmed($stage) !== true) {
-                $codes[] = Warning::NoMat->value;
-            }
+            $told[Warning::NoLight->value] = $told[Warning::NoLight->value] || ($stage->stage->light && $energy?->lit($stage) !== true);
+            $told[Warning::NoMat->value] = $told[Warning::NoMat->value] || ($stage->stage->mat && $energy?->warmed($stage) !== true);
+            $dose = $i === 0 ? null : $energy?->dose($stage);
+            $told[Warning::Dim->value] = $told[Warning::Dim->value] || ($dose !== null && DailyLightIntegral::isDim($dose));
         }
-        if ($plan->late) {
-            $codes[] = Warning::Late->value;
-        }
-        $codes = array_unique($codes);
-        sort($codes);
 
-        return $codes;
+        return array_keys(array_filter($told));
     }
 }

@@ -30,18 +30,23 @@ final readonly class CropResult
         public ?float $finished = null,
         public ?float $p_enough = null,
         public ?float $shortfall = null,
+        public ?float $shortfall_cost = null,
         public ?float $useful = null,
+        public ?int $useful_low = null,
+        public ?int $useful_high = null,
         public ?float $surplus = null,
         public ?array $heads = null,
         public ?float $cost = null,
         public ?float $per_finished = null,
+        public ?float $per_finished_low = null,
+        public ?float $per_finished_high = null,
         public ?float $extra_cost = null,
         public ?float $buy_cost = null,
         public ?string $verdict = null,
+        public ?float $income = null,
         public ?float $hours = null,
         public array $stages = [],
         private int $wanted = 1,
-        private float $shortfallCost = 0.0,
     ) {
     }
 
@@ -52,14 +57,14 @@ final readonly class CropResult
     }
 
     /** Money for the plants that growing is expected to fall short of; 0 where nobody sells them. */
-    public function shortfallCost(): float
+    public function shortfallBought(): float
     {
-        return $this->shortfallCost;
+        return $this->shortfall_cost ?? 0.0;
     }
 
     /** Own cost with the shortfall bought; null where it is not supplied. */
     public function filledCost(): ?float
     {
-        return $this->cost === null ? null : $this->cost + $this->shortfallCost;
+        return $this->cost === null ? null : $this->cost + $this->shortfallBought();
     }
 }

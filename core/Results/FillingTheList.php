@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Results;
 
-use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Books\SetupBooks;
 
 /** What it takes to have every wanted plant, and what growing saves against buying them. Costing rules, section 8. */
 final readonly class FillingTheList
 {
-    /** Money for the plants that growing is expected to fall short of, where somebody sells them. */
-    public float $shortfallBought;
+    /** Money for the plants that growing is expected to fall short of, where somebody sells them, and the trip after them. */
+    public float $filling;
 
     public float $filled;
 
@@ -28,8 +28,9 @@ final readonly class FillingTheList
     public ?float $impliedWage;
 
     /** @param  list<CropResult>  $crops */
-    public function __construct(array $crops, Season $season)
+    public function __construct(array $crops, SetupBooks $books)
     {
+        $season = $books->season();
         $wanted = $shortfallBought = $filled = $plants = 0.0;
         $buying = $spending = $hours = $earned = 0.0;
         $any = $worked = false;
@@ -44,7 +45,7 @@ final readonly class FillingTheList
 
                 continue;
             }
-            $short = $crop->shortfallCost();
+            $short = $crop->shortfallBought();
             $shortfallBought += $short;
             $filled += $w;
             $plants += $w;
@@ -57,7 +58,7 @@ final readonly class FillingTheList
                 $earned += $crop->buy_cost - $crop->cost - $short;
             }
         }
-        $this->shortfallBought = $shortfallBought;
+        $this->filling = $shortfallBought + $books->tripForShortfall();
         $this->filled = $filled;
         $this->missing = $wanted - $filled;
         $this->plantsSupplied = $plants;

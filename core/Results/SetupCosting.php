@@ -8,7 +8,7 @@ use JollyPenny\Core\Books\Head;
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Energy\DailyLightIntegral;
 use JollyPenny\Core\Energy\PlaceEnergy;
-use JollyPenny\Core\Planning\Warning;
+use JollyPenny\Core\Sowing\Distribution;
 
 /** A set-up's figures out of its books. Costing rules, section 8. */
 final readonly class SetupCosting
@@ -29,7 +29,9 @@ final readonly class SetupCosting
         $sum = fn (string $key): float => (float) array_sum(array_column($grown, $key));
         $hours = $sum('hours');
         $grownCost = $sum('cost');
-        $fill = new FillingTheList($crops, $season);
+        $fill = new FillingTheList($crops, $books);
+        $useful = self::useful($books);
+        [$low, $high] = [$useful->percentile(0.1), $useful->percentile(0.9)];
         $crowding = Crowding::of($books->energy);
         $shopping = ShoppingList::of($books);
         $lights = self::lights($books);
@@ -45,17 +47,23 @@ final readonly class SetupCosting
             hours: $hours,
             finished: $sum('finished'),
             useful: $sum('useful'),
+            useful_low: $low,
+            useful_high: $high,
             surplus: $sum('surplus'),
-            per_finished: self::quotient($grownCost, $sum('useful')),
-            per_raised: self::quotient($grownCost, $sum('finished')),
-            p_all_enough: $grown === [] ? null : (float) array_product(array_column($grown, 'p_enough')),
-            fill_cost: $cost + $fill->shortfallBought,
+            per_finished: CropAccount::quotient($grownCost, $sum('useful')),
+            per_finished_low: CropAccount::quotient($grownCost, $high),
+            per_finished_high: CropAccount::quotient($grownCost, $low),
+            per_raised: CropAccount::quotient($grownCost, $sum('finished')),
+            p_all_enough: $grown === [] ? null : $books->together->allEnough(array_keys($books->plans)),
+            fill_cost: $cost + $fill->filling,
             filled: $fill->filled,
-            per_wanted: self::quotient($cost + $fill->shortfallBought, $fill->filled),
+            per_wanted: CropAccount::quotient($cost + $fill->filling, $fill->filled),
             missing: $fill->missing,
             buy_total: $fill->buyTotal,
-            nursery_per_plant: $fill->buyTotal === null ? null : self::quotient($fill->buyTotal, $fill->plantsSupplied),
+            nursery_per_plant: $fill->buyTotal === null ? null : CropAccount::quotient($fill->buyTotal, $fill->plantsSupplied),
             keep: $fill->keep,
+            p_keep: $fill->buyTotal === null ? null : ChanceToKeep::of($books, $crops, $fill->buyTotal),
+            income: $sum('income'),
             implied_wage: $fill->impliedWage,
             crowded_days: $crowding->days,
             heads: $heads,
@@ -68,7 +76,7 @@ final readonly class SetupCosting
             lights: $lights,
             shopping: $shopping,
             crops: $crops,
-            warnings: self::warnings($crops, $lights),
+            warnings: self::warnings($crops),
         );
     }
 
@@ -83,30 +91,26 @@ final readonly class SetupCosting
 
     /**
      * @param  list<CropResult>  $crops
-     * @param  list<array{id: string, dli: ?float}>  $lights
-     * @return list<array{code: string, crop: ?string, detail: ?string}>
+     * @return list<array{code: string, crop: string, detail: ?string}>
      */
-    private static function warnings(array $crops, array $lights): array
+    private static function warnings(array $crops): array
     {
         $warnings = [];
         foreach ($crops as $crop) {
-            foreach (Warning::cases() as $warning) {
-                if (in_array($warning->value, $crop->warnings, true)) {
-                    $warnings[] = ['code' => $warning->value, 'crop' => $crop->id, 'detail' => null];
-                }
-            }
-        }
-        foreach ($lights as $light) {
-            if ($light['dli'] !== null && $light['dli'] < DailyLightIntegral::DIM) {
-                $warnings[] = ['code' => Warning::Dim->value, 'crop' => null, 'detail' => $light['id']];
+            foreach ($crop->warnings as $code) {
+                $warnings[] = ['code' => $code, 'crop' => $crop->id, 'detail' => null];
             }
         }
 
         return $warnings;
     }
 
-    private static function quotient(float $amount, float $plants): ?float
+    /** Plants somebody wants, of all grown crops together. */
+    private static function useful(SetupBooks $books): Distribution
     {
-        return $plants < CropAccount::NO_PLANTS ? null : $amount / $plants;
+        return $books->together->sum(
+            fn (int $crop, int $finished): int => min($finished, $books->plans[$crop]->crop->wanted),
+            array_keys($books->plans),
+        );
     }
 }

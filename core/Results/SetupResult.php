@@ -17,7 +17,7 @@ final readonly class SetupResult
      * @param  list<array{id: string, dli: ?float}>  $lights
      * @param  list<ShoppingLine>  $shopping
      * @param  list<CropResult>  $crops
-     * @param  list<array{code: string, crop: ?string, detail: ?string}>  $warnings
+     * @param  list<array{code: string, crop: string, detail: ?string}>  $warnings
      */
     public function __construct(
         public string $id,
@@ -28,8 +28,12 @@ final readonly class SetupResult
         public float $hours,
         public float $finished,
         public float $useful,
+        public int $useful_low,
+        public int $useful_high,
         public float $surplus,
         public ?float $per_finished,
+        public ?float $per_finished_low,
+        public ?float $per_finished_high,
         public ?float $per_raised,
         public ?float $p_all_enough,
         public float $fill_cost,
@@ -39,6 +43,8 @@ final readonly class SetupResult
         public ?float $buy_total,
         public ?float $nursery_per_plant,
         public ?float $keep,
+        public ?float $p_keep,
+        public float $income,
         public ?float $implied_wage,
         public int $crowded_days,
         public array $heads,

@@ -23,6 +23,7 @@ final readonly class Container
         public bool $singleUse = false,
         public float $lifeSeasons = 1.0,
         public int $ownedUnits = 0,
+        public ?Measured $measured = null,
         public float $prepCostPerUnit = 0.0,
         public float $prepMinutesPerUnit = 0.0,
         public ?stdClass $meta = null,

@@ -7,10 +7,13 @@ namespace JollyPenny\Core\Season;
 use stdClass;
 
 /**
- * A fixture at a place, covering `flats` flats for `hoursPerDay` from `onAt`; `ppfUmolS` its photon flux in µmol/s; `liftC` how far it warms the soil.
+ * A fixture at a place, covering `flats` flats for `hoursPerDay` from `onAt`; `ppfUmolS` its photon flux in µmol/s;
+ * `lumens` and `kelvin` as its box says; `liftC` how far it warms the soil.
  */
 final readonly class Light
 {
+    use With;
+
     public function __construct(
         public string $id,
         public string $name,
@@ -22,6 +25,8 @@ final readonly class Light
         public float $lifeSeasons,
         public ClockTime $onAt = new ClockTime(360),
         public ?float $ppfUmolS = null,
+        public ?float $lumens = null,
+        public ?float $kelvin = null,
         public float $liftC = 0.0,
         public bool $owned = false,
         public ?stdClass $meta = null,

@@ -31,4 +31,10 @@ final readonly class Method
         public ?stdClass $meta = null,
     ) {
     }
+
+    /** Sown in the bed where it will grow. */
+    public function isDirectSowing(): bool
+    {
+        return $this->stages[0]->container === null;
+    }
 }

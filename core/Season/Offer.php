@@ -7,7 +7,7 @@ namespace JollyPenny\Core\Season;
 use stdClass;
 
 /**
- * What a nursery sells: so many plants for a price.
+ * What a nursery sells: so many plants for a price, each in a pot of `potL` litres where that is known.
  */
 final readonly class Offer
 {
@@ -16,6 +16,7 @@ final readonly class Offer
         public string $name,
         public int $plants,
         public float $price,
+        public ?float $potL = null,
         public ?stdClass $meta = null,
     ) {
     }

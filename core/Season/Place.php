@@ -8,12 +8,14 @@ use stdClass;
 
 /**
  * Where plants stand. Temperature in °C, one for the year or twelve monthly means; null (outdoors only) is not modelled.
- * `flats` is the room there in standard flats, null without limit.
+ * `flats` is the room there in standard flats, null without limit; `daylight` what of the sun reaches the plants,
+ * mol/m²/day, null where it is not known.
  */
 final readonly class Place
 {
     /**
      * @param  float|list<float>|null  $tempC
+     * @param  float|list<float>|null  $daylight
      */
     public function __construct(
         public string $id,
@@ -22,13 +24,21 @@ final readonly class Place
         public bool $outdoors = false,
         public bool $heated = true,
         public ?float $flats = null,
+        public ?Outlet $outlet = null,
+        public float|array|null $daylight = null,
         public ?stdClass $meta = null,
     ) {
     }
 
-    /** Air temperature in °C of a month (1 to 12), null where it is not modelled. */
-    public function temperatureIn(int $month): ?float
+    /** Air temperature of a day, °C; null where it is not modelled. */
+    public function airOn(int $day): ?float
     {
-        return is_array($this->tempC) ? $this->tempC[$month - 1] : $this->tempC;
+        return Monthly::on($this->tempC, $day);
+    }
+
+    /** Daylight of a day, mol/m²; null where it is not known. */
+    public function daylightOn(int $day): ?float
+    {
+        return Monthly::on($this->daylight, $day);
     }
 }

@@ -62,6 +62,8 @@ final readonly class Season
         public float $discountRate = 0.0,
         public bool $chargeOwned = false,
         public float $mixOverage = 0.1,
+        public float $luck = 0.1,
+        public float $mishap = 0.03,
         public float $nurseryTripCost = 0.0,
         public ?Feed $feed = null,
         public ?stdClass $meta = null,

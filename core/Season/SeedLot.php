@@ -18,7 +18,7 @@ final readonly class SeedLot
         public float $packetPrice,
         public ?int $seedsPerPacket,
         public int $packedFor,
-        public int $packetsOwned = 0,
+        public float $packetsOwned = 0.0,
         public ?float $germination = null,
         public ?HomeTest $test = null,
         public float $emergenceFactor = 1.0,

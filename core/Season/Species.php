@@ -7,7 +7,8 @@ namespace JollyPenny\Core\Season;
 use stdClass;
 
 /**
- * What a species does: germination by temperature, how long its seed lives, and what share of fresh seed comes up.
+ * What a species does: germination by temperature, how long its seed lives, what share of fresh seed comes up, weeks from sowing to
+ * planting out (null: not known), and whether frost kills it.
  */
 final readonly class Species
 {
@@ -21,6 +22,8 @@ final readonly class Species
         #[ListOf(GerminationRow::class)] public array $germination = [],
         public ?float $daysToEmerge = null,
         public float $longevityYears = 3.0,
+        public ?float $weeks = null,
+        public bool $tender = false,
         public ?stdClass $meta = null,
     ) {
     }

@@ -7,10 +7,16 @@ namespace JollyPenny\Core\Season;
 use stdClass;
 
 /**
- * One step of a method. `days` is null for "until they are up". `survival` is the share of plants that lives through it.
+ * One step of a method. `days` is a number, EMERGENCE or REST. `survival` is the share of plants that lives through it.
  */
 final readonly class Stage
 {
+    /** Until the seed is up. */
+    public const EMERGENCE = 'emergence';
+
+    /** What the other stages leave of the species' weeks. */
+    public const REST = 'rest';
+
     /**
      * @param  list<string>  $trayware  ids
      */
@@ -18,7 +24,7 @@ final readonly class Stage
         public string $name,
         public string $place,
         public float $survival,
-        public ?int $days,
+        public int|string $days,
         public ?string $container = null,
         public int $plantsPerSite = 1,
         public ?string $mix = null,
@@ -39,6 +45,17 @@ final readonly class Stage
     /** True for the stage that lasts until the seed is up. */
     public function untilEmergence(): bool
     {
-        return $this->days === null;
+        return $this->days === self::EMERGENCE;
+    }
+
+    public function isRest(): bool
+    {
+        return $this->days === self::REST;
+    }
+
+    /** Days that the file gives it, the extra ones too; those of emergence and of a rest are found elsewhere. */
+    public function givenDays(): int
+    {
+        return $this->isRest() ? 0 : (is_int($this->days) ? $this->days : 0) + $this->extraDays;
     }
 }

@@ -6,11 +6,11 @@ namespace JollyPenny\Core\Sowing;
 
 /**
  * The binomial distribution B(n, p), exact. Weights are built outwards from the mode by the ratio of neighbours and
- * divided by their sum, so that no factorial is needed; what is below 1e-30 of the mode is left out.
+ * divided by their sum, so that no factorial is needed; what is below 1e-21 of the mode is left out.
  */
 final readonly class Binomial
 {
-    private const NEGLIGIBLE = 1e-30;
+    private const NEGLIGIBLE = 1e-21;
 
     /**
      * @param  list<float>  $masses  P(X = first), P(X = first + 1), …

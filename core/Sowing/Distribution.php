@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Sowing;
 
-/** How many plants are alive, as a distribution that goes through the stages. */
+/** How many there are of something, as a distribution over whole numbers; what is all but impossible is left out. */
 final readonly class Distribution
 {
-    private const NEGLIGIBLE = 1e-30;
+    private const NEGLIGIBLE = 1e-21;
 
-    /** @param  list<float>  $masses  P(X = first), P(X = first + 1), … */
+    /** In a sum of many, the ends below this are left out. */
+    private const NEGLIGIBLE_IN_SUM = 1e-17;
+
+    /** Rounding must not move a percentile. */
+    private const SURE = 1e-12;
+
+    /** @param  array<int, float>  $masses  P(X = first), P(X = first + 1), … */
     private function __construct(private int $first, private array $masses)
     {
     }
@@ -21,6 +27,32 @@ final readonly class Distribution
         return new self($binomial->first, $binomial->masses);
     }
 
+    public static function always(int $value): self
+    {
+        return new self($value, [1.0]);
+    }
+
+    /**
+     * One of several, by their weights.
+     *
+     * @param  non-empty-list<self>  $of
+     * @param  non-empty-list<float>  $weights
+     */
+    public static function mixture(array $of, array $weights): self
+    {
+        $first = min(array_map(fn (self $one): int => $one->first, $of));
+        $last = max(array_map(fn (self $one): int => $one->first + count($one->masses) - 1, $of));
+        $masses = array_fill(0, $last - $first + 1, 0.0);
+        foreach ($of as $i => $one) {
+            $at = $one->first - $first;
+            foreach ($one->masses as $mass) {
+                $masses[$at++] += $weights[$i] * $mass;
+            }
+        }
+
+        return new self($first, $masses);
+    }
+
     /** At most `cap` are moved on; the rest is surplus there. */
     public function cappedAt(int $cap): self
     {
@@ -29,7 +61,7 @@ final readonly class Distribution
             return $this;
         }
         if ($over <= 0) {
-            return new self($cap, [1.0]);
+            return new self($cap, [$this->mass()]);
         }
         $masses = array_slice($this->masses, 0, $over);
         $masses[] = (float) array_sum(array_slice($this->masses, $over));
@@ -46,51 +78,86 @@ final readonly class Distribution
         $last = count($this->masses) - 1;
         $first = Binomial::of($this->first, $survival)->first;
         $masses = array_fill(0, $this->first + $last - $first + 1, 0.0);
+        $row = null;
         foreach ($this->masses as $i => $mass) {
             if ($mass < self::NEGLIGIBLE) {
+                $row = null;
+
                 continue;
             }
-            $binomial = Binomial::of($this->first + $i, $survival);
-            $k = $binomial->first - $first;
-            foreach ($binomial->masses as $share) {
+            $row === null ? ($row = new PascalRow($this->first + $i, $survival)) : $row->next();
+            $k = $row->first - $first;
+            foreach ($row->masses as $share) {
                 $masses[$k++] += $mass * $share;
             }
         }
 
-        return new self($first, array_values($masses));
+        return new self($first, $masses);
+    }
+
+    /**
+     * Another number in each one's place.
+     *
+     * @param  callable(int): int  $number  not below 0
+     */
+    public function numbered(callable $number): self
+    {
+        $masses = [];
+        [$first, $last] = [PHP_INT_MAX, 0];
+        foreach ($this->masses as $i => $mass) {
+            $at = $number($this->first + $i);
+            $masses[$at] = ($masses[$at] ?? 0.0) + $mass;
+            [$first, $last] = [min($first, $at), max($last, $at)];
+        }
+        $dense = array_fill(0, $last - $first + 1, 0.0);
+        foreach ($masses as $at => $mass) {
+            $dense[$at - $first] = $mass;
+        }
+
+        return new self($first, $dense);
+    }
+
+    /** The sum with another, independent of it; sums above the most are left out, so that the masses no longer make 1. */
+    public function plus(self $other, int $most = PHP_INT_MAX): self
+    {
+        $first = $this->first + $other->first;
+        $last = min($most, $first + count($this->masses) + count($other->masses) - 2);
+        if ($last < $first) {
+            return new self($first, [0.0]);
+        }
+        $length = $last - $first + 1;
+        $sums = array_fill(0, $length + count($this->masses), 0.0);
+        foreach ($other->masses as $shift => $factor) {
+            if ($factor === 0.0 || $shift >= $length) {
+                continue;
+            }
+            $at = $shift;
+            foreach ($this->masses as $mass) {
+                $sums[$at++] += $mass * $factor;
+            }
+        }
+
+        return self::trimmed($first, array_slice($sums, 0, $length));
+    }
+
+    /** So many instead, with this chance. */
+    public function orElse(int $value, float $chance): self
+    {
+        return $chance <= 0.0 ? $this : self::mixture([$this, self::always($value)], [1.0 - $chance, $chance]);
     }
 
     public function mean(): float
     {
-        return $this->sum(fn (int $k): float => (float) $k);
-    }
+        $sum = 0.0;
+        foreach ($this->masses as $i => $mass) {
+            $sum += $mass * ($this->first + $i);
+        }
 
-    /** P(X ≥ k). */
-    public function atLeast(int $wanted): float
-    {
-        return min(1.0, $this->sum(fn (int $k): float => $k >= $wanted ? 1.0 : 0.0));
-    }
-
-    /** E[max(wanted − X, 0)]. */
-    public function shortfall(int $wanted): float
-    {
-        return $this->sum(fn (int $k): float => (float) max(0, $wanted - $k));
-    }
-
-    /** E[max(X − wanted, 0)]. */
-    public function surplus(int $wanted): float
-    {
-        return $this->sum(fn (int $k): float => (float) max(0, $k - $wanted));
-    }
-
-    /** E[min(X, wanted)]. */
-    public function useful(int $wanted): float
-    {
-        return $this->sum(fn (int $k): float => (float) min($k, $wanted));
+        return $sum;
     }
 
     /** @param  callable(int): float  $value */
-    private function sum(callable $value): float
+    public function expected(callable $value): float
     {
         $sum = 0.0;
         foreach ($this->masses as $i => $mass) {
@@ -98,5 +165,52 @@ final readonly class Distribution
         }
 
         return $sum;
+    }
+
+    /** P(X ≥ k). */
+    public function atLeast(int $k): float
+    {
+        return min(1.0, (float) array_sum(array_slice($this->masses, max(0, $k - $this->first))));
+    }
+
+    /** P(X ≤ k). */
+    public function atMost(int $k): float
+    {
+        return $k < $this->first ? 0.0 : min(1.0, (float) array_sum(array_slice($this->masses, 0, $k - $this->first + 1)));
+    }
+
+    /** The smallest k with P(X ≤ k) ≥ p. */
+    public function percentile(float $p): int
+    {
+        $sum = 0.0;
+        foreach ($this->masses as $i => $mass) {
+            $sum += $mass;
+            if ($sum >= $p - self::SURE) {
+                return $this->first + $i;
+            }
+        }
+
+        return $this->first + count($this->masses) - 1;
+    }
+
+    private function mass(): float
+    {
+        return (float) array_sum($this->masses);
+    }
+
+    /** @param  list<float>  $masses */
+    private static function trimmed(int $first, array $masses): self
+    {
+        $last = count($masses) - 1;
+        while ($last > 0 && $masses[$last] < self::NEGLIGIBLE_IN_SUM) {
+            $last--;
+        }
+        $from = 0;
+        while ($from < $last && $masses[$from] < self::NEGLIGIBLE_IN_SUM) {
+            $from++;
+        }
+        $kept = array_slice($masses, $from, $last - $from + 1);
+
+        return new self($first + $from, $kept === [] ? [0.0] : $kept);
     }
 }

@@ -18,19 +18,23 @@ final class Sower
     /** Rounding in the last places of a probability must not cost a seed. */
     private const SURE = 1e-12;
 
+    /** As good as sure: more moved on make it no surer that can be told. */
+    private const ROUNDING = 1e-15;
+
     /** @var array<string, array{?int, ?list<int>}> units and caps by chain */
     private array $sized = [];
 
-    /** @var array<string, array{float, float, float, float, float}> outcome by chain and units */
-    private array $outcomes = [];
+    /** @var array<string, Finish> by chain and units */
+    private array $finishes = [];
 
-    /**
-     * @param  float  $g  probability that a seed comes up
-     * @return ?SowingPlan null where the wanted number cannot be reached
-     */
-    public function plan(Method $method, Crop $crop, float $g, float $confidence): ?SowingPlan
+    /** @param  float  $mishap  the chance that a batch is lost whole */
+    public function __construct(private readonly float $mishap)
     {
-        $chain = Chain::of($method, $crop, $g, $confidence);
+    }
+
+    /** @return ?SowingPlan null where the wanted number cannot be reached */
+    public function plan(Method $method, Crop $crop, Chain $chain): ?SowingPlan
+    {
         $community = $method->pattern === Pattern::Community;
         if ($crop->sow !== null && $crop->sow->method === $method->id) {
             $caps = $this->caps($chain);
@@ -44,11 +48,6 @@ final class Sower
         if ($units === null || $caps === null) {
             return null;
         }
-        [$finished, $enough, $shortfall, $useful, $surplus] = $this->outcomes[$chain->key().'#'.$units] ??= $this->outcome(
-            $chain,
-            $units,
-            $caps,
-        );
 
         return new SowingPlan(
             $chain->q,
@@ -57,18 +56,8 @@ final class Sower
             $community ? Ceiling::of($units / $method->seedsPerSite) : $units,
             $caps,
             $this->aliveBefore($chain, $units),
-            $finished,
-            $enough,
-            $shortfall,
-            $useful,
-            $surplus,
+            $this->finishes[$chain->key().'#'.$units] ??= $this->finish($chain, $units, $caps),
         );
-    }
-
-    /** The whole distribution of finished seedlings, for the pictures. */
-    public function distribution(Chain $chain, SowingPlan $plan): Distribution
-    {
-        return $this->finished($chain, $plan->units, $plan->caps);
     }
 
     private function decided(?int $sites, ?int $seeds, int $seedsPerSite, bool $community): int
@@ -87,19 +76,16 @@ final class Sower
         if ($chain->moveAll) {
             return $caps;
         }
-        $sure = 1.0 - (1.0 - $chain->confidence) / (count($chain->legs) + 1);
-        $survival = array_product($chain->legs);
-        foreach ($chain->legs as $leg) {
-            $cap = $this->smallest(
-                $chain,
-                $survival,
-                fn (int $n): bool => Binomial::of($n, $survival)->atLeast($chain->wanted) >= $sure - self::SURE,
-            );
+        $sure = 1.0 - (1.0 - $chain->confidence) / (count($chain->legs[0]) + 1) - self::SURE;
+        foreach (array_keys($chain->legs[0]) as $j) {
+            [$bad, $good] = array_map(fn (array $legs): float => (float) array_product(array_slice($legs, $j)), $chain->legs);
+            [$b, $g] = TwoValues::WEIGHTS;
+            $cap = $this->smallest($chain, $b * $bad + $g * $good, fn (int $n): bool => $b * Binomial::of($n, $bad)->atLeast($chain->wanted)
+                + $g * Binomial::of($n, $good)->atLeast($chain->wanted) >= $sure);
             if ($cap === null) {
                 return null;
             }
             $caps[] = $cap;
-            $survival /= $leg;
         }
 
         return $caps;
@@ -114,32 +100,45 @@ final class Sower
         }
         $sure = $chain->confidence - self::SURE;
         if ($caps === []) {
-            $p = $chain->throughout();
-
-            return [$this->smallest($chain, $p, fn (int $n): bool => Binomial::of($n, $p)->atLeast($chain->wanted) >= $sure), $caps];
+            $chance = fn (int $n): float => $chain->overCases(fn (int $season, float $untilFirst): float => Binomial::of(
+                $n,
+                $untilFirst * array_product($chain->legs[$season]),
+            )->atLeast($chain->wanted));
+        } else {
+            $enough = array_map(fn (array $legs): array => $this->chanceOfEnough($chain->wanted, $legs, $caps), $chain->legs);
+            $chance = fn (int $n): float => $chain->overCases(
+                fn (int $season, float $untilFirst): float => $this->expected(
+                    Binomial::of($n, $untilFirst),
+                    $enough[$season],
+                    $chain->wanted,
+                    $caps[0],
+                ),
+            );
         }
-        $chance = $this->chanceOfEnough($chain, $caps);
-        $units = $this->smallest($chain, $chain->throughout(), function (int $n) use ($chain, $chance, $caps, $sure): bool {
-            return $this->expected(Binomial::of($n, $chain->untilFirst), $chance, $chain->wanted, $caps[0]) >= $sure;
-        });
 
-        return [$units, $caps];
+        return [$this->smallest($chain, $chain->throughout(), fn (int $n): bool => $chance($n) >= $sure), $caps];
     }
 
     /**
      * The chance of enough finished plants from each number moved on at the first potting on, from wanted to its cap.
      *
+     * @param  list<float>  $legs
      * @param  non-empty-list<int>  $caps
      * @return list<float> by number − wanted
      */
-    private function chanceOfEnough(Chain $chain, array $caps): array
+    private function chanceOfEnough(int $wanted, array $legs, array $caps): array
     {
         $last = count($caps) - 1;
-        $chance = $this->tails($chain->wanted, $caps[$last], $chain->legs[$last]);
+        $chance = $this->tails($wanted, $caps[$last], $legs[$last]);
         for ($j = $last - 1; $j >= 0; $j--) {
             $next = [];
-            for ($n = $chain->wanted; $n <= $caps[$j]; $n++) {
-                $next[] = $this->expected(Binomial::of($n, $chain->legs[$j]), $chance, $chain->wanted, $caps[$j + 1]);
+            $row = new PascalRow($wanted, $legs[$j]);
+            for ($n = $wanted, $sure = 0.0; $n <= $caps[$j]; $n++) {
+                if ($sure < 1.0 - self::ROUNDING) {
+                    $sure = $this->expected($row, $chance, $wanted, $caps[$j + 1]);
+                    $row->next();
+                }
+                $next[] = $sure;
             }
             $chance = $next;
         }
@@ -167,7 +166,7 @@ final class Sower
     }
 
     /** @param  list<float>  $chance  by number − wanted, up to the cap, which stands for all above */
-    private function expected(Binomial $alive, array $chance, int $wanted, int $cap): float
+    private function expected(Binomial|PascalRow $alive, array $chance, int $wanted, int $cap): float
     {
         $sum = 0.0;
         $top = $cap - $wanted;
@@ -213,42 +212,34 @@ final class Sower
         return $high;
     }
 
-    /**
-     * @param  list<int>  $caps
-     * @return array{float, float, float, float, float} finished, P(enough), shortfall, useful, surplus
-     */
-    private function outcome(Chain $chain, int $units, array $caps): array
-    {
-        $alive = $this->finished($chain, $units, $caps);
-        $w = $chain->wanted;
-
-        return [$alive->mean(), $alive->atLeast($w), $alive->shortfall($w), $alive->useful($w), $alive->surplus($w)];
-    }
-
     /** @param  list<int>  $caps */
-    private function finished(Chain $chain, int $units, array $caps): Distribution
+    private function finish(Chain $chain, int $units, array $caps): Finish
     {
-        if ($caps === []) {
-            return Distribution::binomial($units, $chain->throughout());
-        }
-        $alive = Distribution::binomial($units, $chain->untilFirst);
-        foreach ($caps as $j => $cap) {
-            $alive = $alive->cappedAt($cap)->thinned($chain->legs[$j]);
+        $seasons = [];
+        foreach ($chain->legs as $season => $legs) {
+            // Where all are moved on the stages only thin, and do so in one.
+            $rest = $caps === [] ? array_product($legs) : 1.0;
+            $alive = Distribution::mixture(
+                array_map(fn (float $lives): Distribution => Distribution::binomial($units, $lives * $rest), $chain->untilFirst[$season]),
+                TwoValues::WEIGHTS,
+            );
+            foreach ($caps as $j => $cap) {
+                $alive = $alive->cappedAt($cap)->thinned($legs[$j]);
+            }
+            $seasons[] = $alive;
         }
 
-        return $alive;
+        return new Finish($chain->wanted, [$seasons[0], $seasons[1]], $this->mishap);
     }
 
     /** @return list<float> */
     private function aliveBefore(Chain $chain, int $units): array
     {
-        $alive = $units * $chain->untilFirst;
-        $before = [];
-        foreach ($chain->legs as $leg) {
-            $before[] = $alive;
-            $alive *= $leg;
-        }
-
-        return $before;
+        return array_map(
+            fn (int $j): float => $units * $chain->overCases(
+                fn (int $season, float $untilFirst): float => $untilFirst * array_product(array_slice($chain->legs[$season], 0, $j)),
+            ),
+            array_keys($chain->legs[0]),
+        );
     }
 }

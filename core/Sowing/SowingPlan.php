@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Sowing;
 
-/** How much of a crop is sown and what comes of it. Counts are plants; expectations are over everything chance can do. */
+/** How much of a crop is sown. Counts are plants; expectations are over everything chance can do. */
 final readonly class SowingPlan
 {
     /**
      * @param  float  $q  probability that a site is filled (community: that a seed comes up)
      * @param  int  $units  sites sown, or seeds where they share a community pot
      * @param  list<int>  $caps  plants moved on at each potting on; empty where all are moved on
-     * @param  list<float>  $aliveBefore  expected number alive before each potting on
+     * @param  list<float>  $aliveBefore  expected number alive before each potting on, where no mishap comes
      */
     public function __construct(
         public float $q,
@@ -20,11 +20,7 @@ final readonly class SowingPlan
         public int $sites,
         public array $caps,
         public array $aliveBefore,
-        public float $finished,
-        public float $enough,
-        public float $shortfall,
-        public float $useful,
-        public float $surplus,
+        public Finish $finish,
     ) {
     }
 }

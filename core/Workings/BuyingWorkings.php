@@ -93,7 +93,7 @@ final readonly class BuyingWorkings
         if ($buying === null || $this->result->cost === null || $this->result->extra_cost === null) {
             throw new NoSuchFigure('There is only one way with this crop: nothing is saved.');
         }
-        $short = $this->result->shortfallCost();
+        $short = $this->result->shortfallBought();
         $growing = $own ? $this->result->cost : $this->result->extra_cost;
 
         return new Working(

@@ -63,14 +63,14 @@ final readonly class CropWorkings
             $terms[] = new Term('your test: sown', $lot->test->sown, Unit::Seeds, ['seed_lots', $lot->id, 'test', 'sown']);
             $terms[] = new Term('your test: came up', $lot->test->sprouted, Unit::Seeds, ['seed_lots', $lot->id, 'test', 'sprouted']);
         }
-        if ($this->plan->soilC !== null) {
+        if ($this->plan->sown->soilC !== null) {
             $place = $this->plan->stages[0]->place;
             if (is_float($place->tempC)) {
                 $terms[] = new Term($place->name, $place->tempC, Unit::Celsius, ['places', $place->id, 'temp_c']);
             }
-            $terms[] = new Term('soil, with the warmth of lamp and mat', $this->plan->soilC, Unit::Celsius);
+            $terms[] = new Term('soil, with the warmth of lamp and mat', $this->plan->sown->soilC, Unit::Celsius);
         }
-        $terms[] = new Term('comes up there, of what would at best', $this->plan->response->relative, Unit::Share, [
+        $terms[] = new Term('comes up there, of what would at best', $this->plan->sown->relative, Unit::Share, [
             'species',
             $lot->species,
             'germination',
@@ -82,7 +82,7 @@ final readonly class CropWorkings
             $this->plan->g,
             Unit::Share,
             'Seed alive, times what the soil temperature lets up of it.',
-            Figures::number($v->value).' × '.Figures::number($this->plan->response->relative),
+            Figures::number($v->value).' × '.Figures::number($this->plan->sown->relative),
             $terms,
         );
     }
@@ -98,7 +98,7 @@ final readonly class CropWorkings
             'How much to sow',
             $sowing->seeds,
             Unit::Seeds,
-            'The fewest sites with which enough plants finish as surely as you asked, rounded up to whole rows.',
+            'The fewest sites with which enough plants finish as surely as you asked, mishaps left out (no sowing helps against those), rounded up to whole rows.',
             Figures::number($sowing->sites).' sites, '.Figures::number($method->seedsPerSite).' to a site',
             [
                 new Term('wanted', $this->plan->crop->wanted, Unit::Plants, ['crops', $this->plan->crop->id, 'wanted']),
@@ -108,7 +108,7 @@ final readonly class CropWorkings
                 new Term('a seedling lives through all stages', $survival, Unit::Share),
                 new Term('how sure', $this->books->season()->confidence, Unit::Share, ['confidence']),
                 new Term('sites rounded up to', $method->roundSitesTo, Unit::Count, ['methods', $method->id, 'round_sites_to']),
-                new Term('chance of enough', $sowing->enough, Unit::Share),
+                new Term('chance of enough', $sowing->finish->enough, Unit::Share),
             ],
         );
     }
@@ -124,17 +124,19 @@ final readonly class CropWorkings
         return new Working(
             'p_enough',
             'The odds of having enough',
-            $sowing->enough,
+            $sowing->finish->enough,
             Unit::Share,
-            'The exact chance that at least the wanted number finishes, every seed and every plant on its own; what is potted on is counted down to what is moved.',
+            'The exact chance that at least the wanted number finishes, over good and bad packets and seasons, less the chance of a mishap that takes all of it; what is potted on is counted down to what is moved.',
             'P(finished ≥ '.Figures::number($this->plan->crop->wanted).')',
             [
                 new Term('sites sown', $sowing->sites, Unit::Count, null, 'seeds'),
                 new Term('a site is filled', $sowing->q, Unit::Share, null, 'g'),
                 ...$stages,
-                new Term('finish on average', $sowing->finished, Unit::Plants),
-                new Term('short on average', $sowing->shortfall, Unit::Plants),
-                new Term('more than wanted', $sowing->surplus, Unit::Plants),
+                new Term('losses come together', $this->books->season()->luck, Unit::Share, ['luck']),
+                new Term('a mishap takes it whole', $this->books->season()->mishap, Unit::Share, ['mishap']),
+                new Term('finish on average', $sowing->finish->mean, Unit::Plants),
+                new Term('short on average', $sowing->finish->shortfall(), Unit::Plants),
+                new Term('more than wanted', $sowing->finish->surplus(), Unit::Plants),
             ],
         );
     }
@@ -212,15 +214,25 @@ final readonly class CropWorkings
     {
         $lot = $this->plan->lot;
         $seeds = $this->plan->sowing->seeds;
+        $life = $this->books->index->species[$lot->species]->longevityYears;
         $rule =
             $lot->leftover === Leftover::Waste
                 ? 'Whole packets, since what is left is thrown away; shared by seeds.'
-                : 'Seeds sown at the price of one seed; the rest of the packet keeps.';
+                : 'Seeds sown at the price of one seed; the rest keeps, until it is dead: at least a packet in so many seasons.';
 
         return [
             $rule,
-            Figures::number($seeds).' × '.Figures::number($lot->packetPrice).' ÷ '.Figures::number($lot->seedsPerPacket ?? 1),
+            Figures::number($seeds).
+            ' × '.
+            Figures::number($lot->packetPrice).
+            ' ÷ '.
+            Figures::number($lot->seedsPerPacket ?? 1).
+            ", or the crop's part of ".
+            Figures::number($lot->packetPrice).
+            ' ÷ '.
+            Figures::number(max(1.0, $life)),
             [
+                new Term('lives, in years', $life, Unit::Count, ['species', $lot->species, 'longevity_years']),
                 new Term('seeds sown', $seeds, Unit::Seeds, null, 'seeds'),
                 new Term('packet', $lot->packetPrice, Unit::Money, ['seed_lots', $lot->id, 'packet_price']),
                 new Term('seeds in a packet', $lot->seedsPerPacket, Unit::Seeds, ['seed_lots', $lot->id, 'seeds_per_packet']),

@@ -56,6 +56,41 @@ final readonly class SetupWorkings
                 $r->buy_total === null ? '' : $n($r->buy_total).' ÷ '.$n($r->buy_total / (float) $r->nursery_per_plant),
                 [...$this->offers(), new Term('the trip', $this->books->season()->nurseryTripCost, Unit::Money, ['nursery_trip_cost'])],
             ),
+            'p_keep' => new Working(
+                $figure,
+                'The odds that growing saves anything',
+                $r->p_keep,
+                Unit::Share,
+                'In so many seasons the set-up, with the plants that fail bought, costs no more than buying everything.',
+                '',
+                [
+                    new Term('buying it all', $r->buy_total, Unit::Money, null, 'nursery_per_plant'),
+                    new Term('saved on average', $r->keep, Unit::Money, null, 'keep'),
+                ],
+            ),
+            'per_finished_low', 'per_finished_high' => $this->money(
+                $figure,
+                $figure === 'per_finished_low' ? 'In a good season' : 'In a bad season',
+                $figure === 'per_finished_low' ? $r->per_finished_low : $r->per_finished_high,
+                'The cost of what you grow over the plants of a season so good, or so bad, as one in ten.',
+                $n($grown).' ÷ '.$n($figure === 'per_finished_low' ? $r->useful_high : $r->useful_low),
+                [
+                    new Term('cost of the grown crops', $grown, Unit::Money, null, 'cost'),
+                    new Term('finished and wanted, in a good season', $r->useful_high, Unit::Plants),
+                    new Term('finished and wanted, in a bad season', $r->useful_low, Unit::Plants),
+                ],
+            ),
+            'income' => $this->money(
+                $figure,
+                'From what you sell',
+                $r->income,
+                'Plants left for sale when yours and those you give away are there, on average, at their price. It does not lower any cost.',
+                '',
+                array_map(
+                    fn (CropResult $crop): Term => new Term($this->variety($crop->id), $crop->income, Unit::Money),
+                    array_values(array_filter($r->crops, fn (CropResult $crop): bool => (float) $crop->income > 0.0)),
+                ),
+            ),
             'keep' => $this->money(
                 $figure,
                 'What you keep',

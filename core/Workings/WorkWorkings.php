@@ -58,14 +58,8 @@ final readonly class WorkWorkings
                 'The odds that all is enough',
                 $r->p_all_enough,
                 Unit::Share,
-                'The odds of each crop, multiplied: with many crops one or the other will be short.',
-                implode(
-                    ' × ',
-                    array_map(
-                        fn (CropResult $crop): string => Figures::number(round((float) $crop->p_enough, 3)),
-                        array_filter($r->crops, fn (CropResult $crop): bool => $crop->grown),
-                    ),
-                ),
+                'The odds that no crop is short. They come together: a bad season is bad for all of them, and a mishap takes all that was sown in one place in one week.',
+                '',
                 $this->byCrop(fn (CropResult $crop): ?float => $crop->p_enough, Unit::Share),
             ),
             'crowded_days' => new Working(

@@ -21,8 +21,6 @@ final readonly class YearsCosting
 {
     public const MOST = 100;
 
-    private const NOTHING_MISSING = 1e-6;
-
     private SeasonCosting $costing;
 
     /**
@@ -59,7 +57,7 @@ final readonly class YearsCosting
             $buying += $bought;
             $worth += array_sum($spent) * $discount;
             $buyingWorth += $bought * $discount;
-            $payback ??= $result->buy_total !== null && $cumulative <= $buying ? $y : null;
+            $payback ??= $result->buy_total !== null && $books->plans !== [] && $cumulative <= $buying ? $y : null;
             $years[] = new YearLine($y, $spent[0], $spent[1], $cumulative, $result->buy_total === null ? null : $buying);
         }
 
@@ -119,6 +117,6 @@ final readonly class YearsCosting
             }
         }
 
-        return $result->missing <= self::NOTHING_MISSING;
+        return $result->isFair();
     }
 }

@@ -165,7 +165,11 @@ abstract class BrowserTestCase extends TestCase
     /** The server of these tests goes away, or comes back. */
     public function server(bool $up): void
     {
-        exec('sv -w 10 '.($up ? 'up ' : 'force-stop ').escapeshellarg(__DIR__.'/../../var/test/service/nginx').' 2>&1', $said, $code);
+        exec(
+            'sv -w 10 '.($up ? 'up ' : 'force-stop ').escapeshellarg(__DIR__.'/../../var/test/service/nginx').' 2>&1',
+            $said,
+            $code,
+        );
         $code === 0 ?: throw new RuntimeException(implode("\n", $said));
     }
 

@@ -13,10 +13,10 @@ it('opens with all ways side by side, the cheapest marked, and says what to do',
     expect($this->text('h1'))
         ->toContain('seven ways')
         ->and($this->text('[data-test="advice"]'))
-        ->toContain('Soil blocks under LED')
-        ->toContain('Filling your list costs $72.80')
+        ->toContain('Saved pots under old tubes')
+        ->toContain('Filling your list costs $98.59')
         ->and($this->text('[data-per-wanted="blocks"]'))
-        ->toBe('45.2¢')
+        ->toBe('75.6¢')
         ->and($this->browser->findElements(WebDriverBy::cssSelector('[data-part="stack-svg"]')))
         ->toHaveCount(7);
 });
@@ -24,7 +24,7 @@ it('opens with all ways side by side, the cheapest marked, and says what to do',
 it('opens the working of any figure of any way, down to its inputs', function () {
     $this->click('[data-per-wanted="saved"]');
     $this->waitFor(fn () => str_contains($this->text('.ant-drawer'), 'One plant of your list') ?: null, 'the working');
-    expect($this->text('[data-part="working-value"]'))->toBe('46.4¢');
+    expect($this->text('[data-part="working-value"]'))->toBe('61.3¢');
     $this->press('why?', '[data-part="working"]');
     $this->waitFor(fn () => str_contains($this->text('.ant-drawer'), 'Cost of the set-up') ?: null, 'the working beneath it');
 });
@@ -52,7 +52,7 @@ it('adds a ready-made way and mix and match, each undone by one undo', function 
 });
 
 it('tells what makes two ways differ and goes over the years', function () {
-    expect($this->text('[data-test="difference"]'))->toContain('fills the list for $38.97 less');
+    expect($this->text('[data-test="difference"]'))->toContain('fills the list for $21.61 less');
     $this->type('seasons', '8');
     $this->waitFor(fn () => str_contains($this->text('[data-part="years"]'), 'After 8') ?: null, 'eight seasons');
     expect($this->text('[data-part="years"]'))->toContain('season 4');
@@ -76,7 +76,7 @@ it('moves a sowing by the keyboard and snaps it to the days one sows on', functi
     $this->browser->executeScript('document.querySelector("[data-handle=\'ink-pot:-1\']").focus()');
     $this->browser->getKeyboard()->sendKeys(Facebook\WebDriver\WebDriverKeys::ARROW_RIGHT);
     $this->waitFor(
-        fn () => $this->find('input[name="sow_on.ink-pot"]')->getAttribute('value') === '2027-04-17' ?: null,
+        fn () => $this->find('input[name="sow_on.ink-pot"]')->getAttribute('value') === '2027-04-10' ?: null,
         'the next Saturday',
     );
     expect($this->text('[data-part="till-moved"]'))->toContain('sowing date, Ink Pot');
@@ -89,14 +89,16 @@ it('shows what crowds a bench and takes a relief', function () {
     $days = fn () => $this->api('/api/seasons/'.preg_replace('/\D/', '', $this->path()).'?setup=blocks')['result']['setups'][0][
         'crowded_days'
     ];
-    expect($days())->toBe(46);
+    expect($days())->toBe(23);
     $this->press('Do it', '[data-part="relief"]');
-    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'method, Long Day Amber') ?: null, 'the till to say so');
-    expect($days())->toBe(19);
+    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'method, Red Whistle') ?: null, 'the till to say so');
+    expect($days())->toBe(9);
 });
 
 it('makes a private address for one\'s own calendar and revokes it', function () {
     $this->visit(str_replace('compare', 'calendar', $this->path()));
+    // What would relieve the over-full days comes later and pushes the rest down.
+    $this->waitFor(fn () => str_contains($this->text('[data-part="relief"]'), 'Do it') ?: null, 'the reliefs');
     $this->click('[data-action="open-feed"]');
     expect($this->text('[data-feed]'))->toEndWith('.ics');
     $this->click('[data-action="close-feed"]');

@@ -14,7 +14,7 @@ it('prints the result of a file, a set-up, or standard input', function () use (
         ->and($result['format'])
         ->toBe('jolly-penny/result')
         ->and($result['setups'][0]['cost'])
-        ->toBeNear(16.292);
+        ->toBeNear(16.442);
     expect(jolly("cost {$small} --setup bench")[1])
         ->toBe($out)
         ->and(jolly('cost -', (string) file_get_contents(__DIR__.'/../fixtures/one-crop.json'))[1])
@@ -33,8 +33,12 @@ it('has every key, in the order of the specification of the result', function ()
             'hours',
             'finished',
             'useful',
+            'useful_low',
+            'useful_high',
             'surplus',
             'per_finished',
+            'per_finished_low',
+            'per_finished_high',
             'per_raised',
             'p_all_enough',
             'fill_cost',
@@ -44,6 +48,8 @@ it('has every key, in the order of the specification of the result', function ()
             'buy_total',
             'nursery_per_plant',
             'keep',
+            'p_keep',
+            'income',
             'implied_wage',
             'crowded_days',
             'heads',
@@ -70,14 +76,20 @@ it('has every key, in the order of the specification of the result', function ()
             'finished',
             'p_enough',
             'shortfall',
+            'shortfall_cost',
             'useful',
+            'useful_low',
+            'useful_high',
             'surplus',
             'heads',
             'cost',
             'per_finished',
+            'per_finished_low',
+            'per_finished_high',
             'extra_cost',
             'buy_cost',
             'verdict',
+            'income',
             'hours',
             'stages',
         ]);

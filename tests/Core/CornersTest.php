@@ -262,9 +262,27 @@ it('says when the list cannot be reached', function () {
     expect(Seasons::result($file)->crops[0]->warnings)->toBe(['cannot_reach']);
 });
 
-it('warns of a dim lamp', function () {
+it('warns of a crop that stands dim, lamps and window together', function () {
+    // Half the lamp gives 6.28 mol/m² a day; only what comes after germination counts.
     $file = changed(fn (&$f) => ($f['lights'][0]['ppf_umol_s'] = 40));
-    expect(Seasons::result($file)->warnings)->toBe([['code' => 'dim', 'crop' => null, 'detail' => 'lamp']]);
+    $warned = fn (array $file): array => Seasons::result($file)->crops[0]->warnings;
+    expect(Seasons::result($file)->warnings)->toBe([['code' => 'dim', 'crop' => 'lantern', 'detail' => null]]);
+    $file['places'][0]['daylight'] = 4;
+    expect($warned($file))->toBe([]);
+    $file['places'][0]['daylight'] = 3.5;
+    expect($warned($file))->toBe(['dim']);
+    agreed($file);
+    // Off the lamp it is the window's alone; under lamps of which nothing is known nothing is judged.
+    $file['methods'][0]['stages'][1]['light'] = false;
+    expect($warned($file))->toBe(['dim']);
+    $file['places'][0]['daylight'] = null;
+    expect($warned($file))->toBe([]);
+    $file = changed(function (&$f) {
+        $f['places'][0]['daylight'] = 3.5;
+        $f['lights'][0]['ppf_umol_s'] = null;
+    });
+    expect($warned($file))->toBe([]);
+    agreed($file);
 });
 
 it('combines offers at least cost, and fewest packs where prices are equal', function () {

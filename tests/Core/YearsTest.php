@@ -15,10 +15,10 @@ it('pays for durable things when they are bought, as worked by hand', function (
     // The one-crop season: lamp 30 (6 seasons), mat 24 (4 seasons), one unit of cells 2 (4 seasons).
     $small = years(Seasons::small(), 9);
     expect(array_map(fn ($line) => $line->durable, $small->seasons))->toBe([56.0, 0.0, 0.0, 0.0, 26.0, 0.0, 30.0, 0.0, 26.0]);
-    // Running: seed 0.60, mix 0.132, feed 0.01, label 0.05, power 4.00, and the plants short, bought.
-    $short = (Seasons::result(Seasons::small())->crops[0]->shortfall * 5) / 3;
+    // Running: seed 0.75, mix 0.132, feed 0.01, label 0.05, power 4.00, and where any is short a six-pack and the trip.
+    $short = (1 - Seasons::result(Seasons::small())->crops[0]->p_enough) * (5 + 3);
     expect($small->seasons[0]->running)
-        ->toBeNear(0.6 + 0.132 + 0.01 + 0.05 + 4.0 + $short)
+        ->toBeNear(0.75 + 0.132 + 0.01 + 0.05 + 4.0 + $short)
         ->and($small->seasons[1]->cumulative)
         ->toBeNear(56 + 2 * $small->seasons[0]->running)
         ->and($small->seasons[3]->buying_cumulative)

@@ -102,12 +102,20 @@ it('ends every other session with a new password', function (string $way) {
         DB::table('sessions')->insert(['id' => $id, 'user_id' => $owner, 'payload' => '', 'last_activity' => time()]);
     }
     if ($way === 'changed') {
-        $this->actingAs($user)->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])->assertOk();
+        $this->actingAs($user)
+            ->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])
+            ->assertOk();
     } else {
         $token = Password::createToken($user);
-        $this->postJson('/api/password/reset', ['email' => $user->email, 'token' => $token, 'password' => 'another long secret'])->assertNoContent();
+        $this->postJson('/api/password/reset', [
+            'email' => $user->email,
+            'token' => $token,
+            'password' => 'another long secret',
+        ])->assertNoContent();
     }
-    expect(DB::table('sessions')->pluck('id')->all())->not->toContain('elsewhere')->toContain('somebody-else');
+    expect(DB::table('sessions')->pluck('id')->all())
+        ->not->toContain('elsewhere')
+        ->toContain('somebody-else');
 })->with(['changed', 'reset']);
 
 it('signs out', function () {

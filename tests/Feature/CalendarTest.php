@@ -19,10 +19,10 @@ it('lays out the tasks of a season', function () {
     expect($dates)
         ->toBe($sorted)
         ->and($tasks['copper-kettle-sow']['date'])
-        ->toBe('2027-04-08')
+        ->toBe('2027-04-12')
         // Common practice: brassicas are looked for from day 3, others from day 4.
         ->and($tasks['copper-kettle-first_look']['date'])
-        ->toBe('2027-04-12')
+        ->toBe('2027-04-16')
         ->and((strtotime($tasks['stone-button-first_look']['date']) - strtotime($tasks['stone-button-sow']['date'])) / 86400)
         ->toBe(3)
         ->and($tasks['autumn-bib-chill']['kind'])
@@ -116,9 +116,9 @@ it('updates and never doubles when the season changes', function () {
     $after = $read();
     $uid = "{$season->id}-bench-copper-kettle-sow@jolly-penny";
     expect($after[$uid]['start'])
-        ->toBe('2027-04-01')
+        ->toBe('2027-04-05')
         ->and($before[$uid]['start'])
-        ->toBe('2027-04-08')
+        ->toBe('2027-04-12')
         ->and($after[$uid]['sequence'])
         ->toBeGreaterThan($before[$uid]['sequence']);
 });
@@ -151,19 +151,19 @@ it('notes crops started too early, sown too late for their packet, and tap roots
         'code',
         'crop',
     );
-    // Zinnias are sown four to five weeks before planting out (common practice, no source); the demo pins them eight weeks ahead.
-    expect($notes())->toHaveKey('paint-box', 'too_early')->not->toHaveKey('copper-kettle');
-    $this->patchJson("/api/seasons/{$season->id}", [
-        'changes' => [
-            ['path' => ['methods', 'cells-pots', 'stages', 2, 'days'], 'from' => 21, 'to' => 0],
-            ['path' => ['methods', 'cells-pots', 'stages', 1, 'days'], 'from' => 18, 'to' => 1],
-        ],
+    // Zinnias are sown four to five weeks before planting out, tomatoes six to eight (common practice, no source).
+    expect($notes())->not->toHaveKey('copper-kettle');
+    $sow = fn (string $crop, string $on) => $this->patchJson("/api/seasons/{$season->id}", [
+        'changes' => [['path' => ['crops', $crop, 'sow_on'], 'from' => null, 'to' => $on]],
     ])->assertOk();
-    expect($notes())->toHaveKey('copper-kettle', 'too_late');
+    $sow('paint-box', '2027-03-25');
+    $sow('copper-kettle', '2027-05-25');
+    expect($notes())->toHaveKey('paint-box', 'too_early')->toHaveKey('copper-kettle', 'too_late');
     $crop = collect($this->postJson("/api/seasons/{$season->id}/crops", ['text' => '20 carrot'])->json('season.crops'))->last()['id'];
     $this->patchJson("/api/seasons/{$season->id}", [
         'changes' => [['path' => ['setups', 'bench', 'overrides', $crop], 'from' => null, 'to' => 'cells-out']],
     ])->assertOk();
+    $sow($crop, '2027-03-20');
     expect($notes())->toHaveKey($crop, 'tap_root');
 });
 
@@ -171,13 +171,13 @@ it('moves a sowing to the nearest day one sows on, and a stage\'s end with all c
     [$user, $season] = gardener();
     $this->actingAs($user);
     $move = fn (array $body) => $this->putJson("/api/seasons/{$season->id}/setups/bench/crops/copper-kettle/bar", $body);
-    // 8 April 2027 is a Thursday; two days on one would sow on the Saturday, but is away.
-    $habits = ['habits' => ['sow_days' => [6], 'away' => [['from' => '2027-04-09', 'to' => '2027-04-11']]]];
+    // 12 April 2027 is a Monday; two days on one would sow on the Saturday after, but is away.
+    $habits = ['habits' => ['sow_days' => [6], 'away' => [['from' => '2027-04-16', 'to' => '2027-04-18']]]];
     $this->patchJson("/api/seasons/{$season->id}", [
         'changes' => [['path' => ['meta'], 'from' => $season->document->meta ?? null, 'to' => $habits]],
     ])->assertOk();
     $moved = $move(['by' => 2])->assertOk();
-    expect($moved->json('season.crops.0.sow_on'))->toBe('2027-04-03')->and($moved->json('history.undo'))->toContain('sowing date');
+    expect($moved->json('season.crops.0.sow_on'))->toBe('2027-04-10')->and($moved->json('history.undo'))->toContain('sowing date');
     $longer = $move(['stage' => 1, 'by' => 3])->assertOk();
     expect(array_column($longer->json('season.methods'), null, 'id')['cells-pots']['stages'][1]['days'])
         ->toBe(21)
@@ -190,6 +190,8 @@ it('moves a sowing to the nearest day one sows on, and a stage\'s end with all c
             ->assertStatus(422)
             ->json('detail'),
     )->toContain('lasts until the seed is up');
+    // What takes the rest of the weeks has no days of its own to stretch.
+    expect($move(['stage' => 2, 'by' => 1])->assertStatus(422)->json('detail'))->toContain('leave of the weeks');
     $move(['stage' => 9, 'by' => 1])->assertStatus(422);
     $move(['by' => 'far'])->assertStatus(422);
 });

@@ -37,19 +37,32 @@ it('refuses a season too large to be reckoned, in words', function (string $way,
         expect(array_column($e->faults, 'path'))->toContain($path)->and($e->faults[0]->remedy)->not->toBe('');
     }
 })->with([
-    ['crops', '$.crops'], ['set-ups', '$.setups'], ['lines', '$.setups'], ['wanted of one', '$.crops[0].wanted'], ['wanted of all', '$.crops'],
+    ['crops', '$.crops'],
+    ['set-ups', '$.setups'],
+    ['lines', '$.setups'],
+    ['wanted of one', '$.crops[0].wanted'],
+    ['wanted of all', '$.crops'],
 ]);
 
 it('shows what there is of a season that cannot be reckoned, and takes the last change back', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);
-    $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['name'], 'from' => $season->document->name, 'to' => 'Broken']]])->assertOk();
+    $this->patchJson("/api/seasons/{$season->id}", [
+        'changes' => [['path' => ['name'], 'from' => $season->document->name, 'to' => 'Broken']],
+    ])->assertOk();
     // Something no check knows of: written past them all.
     $document = Season::query()->findOrFail($season->id)->document;
     $document->methods[0]->stages[0]->container = 'gone';
-    DB::table('seasons')->where('id', $season->id)->update(['document' => json_encode($document)]);
+    DB::table('seasons')
+        ->where('id', $season->id)
+        ->update(['document' => json_encode($document)]);
     $answer = $this->getJson("/api/seasons/{$season->id}")->assertOk();
-    expect($answer->json('unreckoned'))->toBeTrue()->and($answer->json('season.name'))->toBe('Broken')->and($answer->json('history.undo'))->not->toBeNull();
+    expect($answer->json('unreckoned'))
+        ->toBeTrue()
+        ->and($answer->json('season.name'))
+        ->toBe('Broken')
+        ->and($answer->json('history.undo'))
+        ->not->toBeNull();
     $this->get("/api/seasons/{$season->id}/file")->assertOk();
 });
 
@@ -67,8 +80,13 @@ it('works out beside what takes long, keeps it for the revision, and lets it be 
     (new DoWork($two))->handle();
     expect(Work::query()->findOrFail($two)->state)->toBe('stopped');
     (new DoWork($one))->handle();
-    expect($this->getJson("/api/seasons/{$season->id}/work/{$one}")->json('state'))->toBe('done')->and($begin('bench')->json('id'))->toBe($one);
-    $this->postJson("/api/seasons/{$season->id}/setups", ['work' => $one])->assertOk()->assertJsonPath('added', 'mix');
+    expect($this->getJson("/api/seasons/{$season->id}/work/{$one}")->json('state'))
+        ->toBe('done')
+        ->and($begin('bench')->json('id'))
+        ->toBe($one);
+    $this->postJson("/api/seasons/{$season->id}/setups", ['work' => $one])
+        ->assertOk()
+        ->assertJsonPath('added', 'mix');
     // The season has changed: what was worked out holds no longer.
     expect($begin('bench')->json('id'))->not->toBe($one);
     $begin('none')->assertNotFound();
@@ -78,15 +96,27 @@ it('works out beside what takes long, keeps it for the revision, and lets it be 
 it('stops in the middle when somebody says so', function () {
     Queue::fake();
     [$user, $season] = gardener();
-    $id = $this->actingAs($user)->postJson("/api/seasons/{$season->id}/work", ['kind' => 'mix', 'setup' => 'bench'])->json('id');
-    Work::query()->whereKey($id)->update(['state' => 'waiting']);
+    $id = $this->actingAs($user)
+        ->postJson("/api/seasons/{$season->id}/work", ['kind' => 'mix', 'setup' => 'bench'])
+        ->json('id');
+    Work::query()
+        ->whereKey($id)
+        ->update(['state' => 'waiting']);
     DB::listen(function ($query) use ($id): void {
-        if (str_contains($query->sql, 'update "works" set "done"') === false && str_contains($query->sql, '"state" = ?') && $query->bindings[0] === 'working') {
-            DB::table('works')->where('id', $id)->update(['state' => 'stopped']);
+        if (
+            str_contains($query->sql, 'update "works" set "done"') === false &&
+            str_contains($query->sql, '"state" = ?') &&
+            $query->bindings[0] === 'working'
+        ) {
+            DB::table('works')
+                ->where('id', $id)
+                ->update(['state' => 'stopped']);
         }
     });
     (new DoWork($id))->handle();
-    expect(Work::query()->findOrFail($id))->state->toBe('stopped')->result->toBeNull();
+    expect(Work::query()->findOrFail($id))
+        ->state->toBe('stopped')
+        ->result->toBeNull();
 });
 
 it('brings along a season made in a trial garden whose demo was deleted, and what lies in its bin', function () {
@@ -107,10 +137,19 @@ it('ends the session that was there before a garden is kept, and before one sign
     $this->get('/');
     $stolen = session()->getId();
     expect(DB::table('sessions')->where('id', $stolen)->exists())->toBeTrue();
-    $this->withCredentials()->withCookie('jolly_penny', $stolen)->postJson('/api/account', ['email' => 'moss@example.org', 'password' => SECRET])->assertOk();
+    $this->withCredentials()
+        ->withCookie('jolly_penny', $stolen)
+        ->postJson('/api/account', ['email' => 'moss@example.org', 'password' => SECRET])
+        ->assertOk();
     $second = session()->getId();
-    expect(DB::table('sessions')->where('id', $stolen)->exists())->toBeFalse()->and($second)->not->toBe($stolen);
-    $this->withCredentials()->withCookie('jolly_penny', $second)->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])->assertOk();
+    expect(DB::table('sessions')->where('id', $stolen)->exists())
+        ->toBeFalse()
+        ->and($second)
+        ->not->toBe($stolen);
+    $this->withCredentials()
+        ->withCookie('jolly_penny', $second)
+        ->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])
+        ->assertOk();
     expect(DB::table('sessions')->where('id', $second)->exists())->toBeFalse();
 });
 
@@ -134,8 +173,12 @@ it('limits guesses of the present password, and says for how long', function () 
 it('lets a letter die with the password it was to change', function () {
     $user = account();
     $token = Password::createToken($user);
-    $this->actingAs($user)->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])->assertOk();
-    $this->postJson('/api/password/reset', ['email' => $user->email, 'token' => $token, 'password' => 'a third long secret'])->assertStatus(422);
+    $this->actingAs($user)
+        ->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])
+        ->assertOk();
+    $this->postJson('/api/password/reset', ['email' => $user->email, 'token' => $token, 'password' => 'a third long secret'])->assertStatus(
+        422,
+    );
 });
 
 it('does the same for an e-mail it knows and for one it does not', function () {
@@ -189,12 +232,16 @@ it('shows letters on a machine of one\'s own only', function () {
     $this->get('/mailbox')->assertNotFound();
     config(['app.url' => 'http://127.0.0.1:8017']);
     $this->get('/mailbox')->assertOk();
-    $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])->get('/mailbox')->assertNotFound();
+    $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])
+        ->get('/mailbox')
+        ->assertNotFound();
 });
 
 it('tells browsers behind TLS to stay there', function () {
-    expect($this->get('https://localhost/up')->headers->get('Strict-Transport-Security'))->toContain('max-age=')
-        ->and($this->get('http://localhost/up')->headers->get('Strict-Transport-Security'))->toBeNull();
+    expect($this->get('https://localhost/up')->headers->get('Strict-Transport-Security'))
+        ->toContain('max-age=')
+        ->and($this->get('http://localhost/up')->headers->get('Strict-Transport-Security'))
+        ->toBeNull();
 });
 
 it('keeps history by size too, the newest step always', function () {
@@ -203,11 +250,21 @@ it('keeps history by size too, the newest step always', function () {
     $meta = $season->document->meta ?? null;
     foreach (range(1, 4) as $round) {
         $next = ['note' => str_repeat((string) $round, 700_000)];
-        $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['meta'], 'from' => $meta, 'to' => $next]], 'label' => "note {$round}"])->assertOk();
+        $this->patchJson("/api/seasons/{$season->id}", [
+            'changes' => [['path' => ['meta'], 'from' => $meta, 'to' => $next]],
+            'label' => "note {$round}",
+        ])->assertOk();
         $meta = $next;
     }
-    expect($season->changes()->count())->toBeLessThan(4)->toBeGreaterThan(0)
-        ->and($this->postJson("/api/seasons/{$season->id}/undo")->assertOk()->json('history.redo'))->toBe('note 4');
+    expect($season->changes()->count())
+        ->toBeLessThan(4)
+        ->toBeGreaterThan(0)
+        ->and(
+            $this->postJson("/api/seasons/{$season->id}/undo")
+                ->assertOk()
+                ->json('history.redo'),
+        )
+        ->toBe('note 4');
 });
 
 it('says that a garden is full', function () {
@@ -217,5 +274,10 @@ it('says that a garden is full', function () {
     foreach (range(1, 11) as $n) {
         SeasonShelf::keep($user, clone $document);
     }
-    expect($this->actingAs($user)->postJson('/api/seasons', ['from' => 'demo'])->assertStatus(422)->json('detail'))->toContain('MB');
+    expect(
+        $this->actingAs($user)
+            ->postJson('/api/seasons', ['from' => 'demo'])
+            ->assertStatus(422)
+            ->json('detail'),
+    )->toContain('MB');
 });

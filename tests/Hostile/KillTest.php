@@ -14,9 +14,13 @@ function processes(string $pattern): array
 
 it('loses no acknowledged edit when a part is killed, and is back by itself', function (string $part, string $pattern) {
     $visitor = new Visitor();
-    $change = fn (int $from, int $to) => $visitor->send('PATCH', "/api/seasons/{$visitor->season}", (string) json_encode([
-        'changes' => [['path' => ['crops', 'copper-kettle', 'wanted'], 'from' => $from, 'to' => $to]],
-    ]));
+    $change = fn (int $from, int $to) => $visitor->send(
+        'PATCH',
+        "/api/seasons/{$visitor->season}",
+        (string) json_encode([
+            'changes' => [['path' => ['crops', 'copper-kettle', 'wanted'], 'from' => $from, 'to' => $to]],
+        ]),
+    );
     $kept = 6;
     $killed = 0.0;
     $away = 0.0;
@@ -33,7 +37,10 @@ it('loses no acknowledged edit when a part is killed, and is back by itself', fu
             $away = $away === 0.0 && $killed > 0.0 ? microtime(true) - $killed : $away;
         } elseif ($status === 409) {
             // It was saved, but the answer never came.
-            $kept = (int) collect($visitor->json('GET', "/api/seasons/{$visitor->season}")['season']['crops'])->firstWhere('id', 'copper-kettle')['wanted'];
+            $kept = (int) collect($visitor->json('GET', "/api/seasons/{$visitor->season}")['season']['crops'])->firstWhere(
+                'id',
+                'copper-kettle',
+            )['wanted'];
         } else {
             expect($status)->toBeIn([0, 502, 503, 504]);
             usleep(100_000);

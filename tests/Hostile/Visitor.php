@@ -37,7 +37,11 @@ final class Visitor
         $curl = $this->request($verb, $path, $body);
         $answer = curl_exec($curl);
 
-        return [(int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), is_string($answer) ? $answer : '', (float) curl_getinfo($curl, CURLINFO_TOTAL_TIME)];
+        return [
+            (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE),
+            is_string($answer) ? $answer : '',
+            (float) curl_getinfo($curl, CURLINFO_TOTAL_TIME),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -56,8 +60,12 @@ final class Visitor
             $token = str_contains($line, 'XSRF-TOKEN') ? rawurldecode(trim((string) strrchr($line, "\t"))) : $token;
         }
         curl_setopt_array($curl, [
-            CURLOPT_URL => self::url().$path, CURLOPT_CUSTOMREQUEST => $verb, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 60,
-            CURLOPT_COOKIEJAR => $this->jar, CURLOPT_COOKIEFILE => $this->jar,
+            CURLOPT_URL => self::url().$path,
+            CURLOPT_CUSTOMREQUEST => $verb,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT => 60,
+            CURLOPT_COOKIEJAR => $this->jar,
+            CURLOPT_COOKIEFILE => $this->jar,
             CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: {$token}"],
         ]);
         if ($body !== null) {

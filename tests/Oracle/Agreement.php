@@ -17,8 +17,12 @@ final class Agreement
         'hours',
         'finished',
         'useful',
+        'useful_low',
+        'useful_high',
         'surplus',
         'per_finished',
+        'per_finished_low',
+        'per_finished_high',
         'per_raised',
         'p_all_enough',
         'fill_cost',
@@ -28,6 +32,8 @@ final class Agreement
         'buy_total',
         'nursery_per_plant',
         'keep',
+        'p_keep',
+        'income',
         'implied_wage',
         'crowded_days',
         'kwh',
@@ -42,9 +48,16 @@ final class Agreement
         'finished',
         'p_enough',
         'shortfall',
+        'shortfall_cost',
         'useful',
+        'useful_low',
+        'useful_high',
         'surplus',
         'cost',
+        'per_finished',
+        'per_finished_low',
+        'per_finished_high',
+        'income',
         'extra_cost',
         'buy_cost',
         'verdict',
@@ -79,11 +92,12 @@ final class Agreement
                 foreach (self::CROP as $key) {
                     if (array_key_exists($key, $other) && ($key !== 'heads' || $crop['grown'])) {
                         // A verdict may fall either way where two prices are equal to the last place.
+                        $left = (float) $crop['buy_cost'] - (float) $crop['shortfall_cost'];
                         $tie =
                             $key === 'verdict' &&
                             $crop['extra_cost'] !== null &&
                             $crop['buy_cost'] !== null &&
-                            min(abs($crop['extra_cost'] - $crop['buy_cost']), abs($crop['cost'] - $crop['buy_cost'])) < 1e-6;
+                            min(abs($crop['extra_cost'] - $left), abs($crop['cost'] - $left)) < 1e-6;
                         $tie ?: self::compare("{$fast['id']}.{$crop['id']}.{$key}", $crop[$key], $other[$key], $differences);
                     }
                 }

@@ -26,6 +26,8 @@ final class PlainCosting
             'discount_rate' => 0,
             'charge_owned' => false,
             'mix_overage' => 0.1,
+            'luck' => 0.1,
+            'mishap' => 0.03,
             'nursery_trip_cost' => 0,
             'feed' => null,
             'first_frost' => null,
@@ -60,7 +62,7 @@ final class PlainCosting
             if ($figures['grown']) {
                 $rest = $this->simulate($setup, array_values(array_filter($this->s['crops'], fn ($c) => $c['id'] !== (string) $crop)));
                 $whole['crops'][$crop]['extra_cost'] = $whole['cost'] - $rest['cost'];
-                $short = ($figures['shortfall'] * ($figures['buy_cost'] ?? 0)) / $figures['wanted'];
+                $short = $figures['shortfall_cost'] ?? 0.0;
                 $extra = $whole['crops'][$crop]['extra_cost'] + $short;
                 $whole['crops'][$crop]['verdict'] = match (true) {
                     $figures['buy_cost'] === null => 'grow_only',
@@ -71,7 +73,7 @@ final class PlainCosting
             }
         }
 
-        return $whole;
+        return $whole + $this->totals($whole['crops']);
     }
 
     /** @return array<string, mixed> */
@@ -118,7 +120,8 @@ final class PlainCosting
                 $grown[$crop['id']] = $plan;
                 $out[$crop['id']] =
                     ['grown' => true, 'buy_cost' => $buy['cost'] ?? null, 'wanted' => $crop['wanted'], 'warnings' => $plan['warnings']] +
-                    $plan['report'];
+                    $plan['report'] +
+                    $this->prospects($crop, $plan);
             }
         }
         $heads = array_map(fn () => [], $grown);
@@ -132,6 +135,11 @@ final class PlainCosting
         foreach ($grown as $id => $plan) {
             $out[$id]['heads'] = $heads[$id];
             $out[$id]['cost'] = array_sum($heads[$id]);
+            foreach (
+                ['per_finished' => 'useful', 'per_finished_low' => 'useful_high', 'per_finished_high' => 'useful_low'] as $key => $plants
+            ) {
+                $out[$id][$key] = $out[$id][$plants] < 1e-6 ? null : $out[$id]['cost'] / $out[$id][$plants];
+            }
             $minutes = 0.0;
             foreach ($plan['stages'] as $stage) {
                 $days = $stage['end'] - $stage['start'];
@@ -154,62 +162,179 @@ final class PlainCosting
         }
         $cash += $bought === [] ? 0 : $this->s['nursery_trip_cost'];
 
-        return $this->totals($out, $kwh, $crowded) + ['cash_now' => $cash, 'crops' => $out];
-    }
-
-    private function totals(array $crops, array $kwh, int $crowded): array
-    {
-        $t = ['cost' => 0.0, 'hours' => 0.0, 'finished' => 0.0, 'useful' => 0.0, 'surplus' => 0.0, 'filled' => 0.0];
-        [$grownCost, $short, $wanted, $plants, $buy, $spent, $earned, $workHours] = [0.0, 0.0, 0, 0, 0.0, 0.0, 0.0, 0.0];
-        [$p, $anyGrown, $anyOffer] = [1.0, false, false];
-        foreach ($crops as $c) {
-            $wanted += $c['wanted'];
-            if ($c['cost'] === null) {
-                continue;
-            }
-            $t['cost'] += $c['cost'];
-            $lack = 0.0;
-            if ($c['grown']) {
-                $anyGrown = true;
-                $grownCost += $c['cost'];
-                foreach (['hours', 'finished', 'useful', 'surplus'] as $key) {
-                    $t[$key] += $c[$key];
-                }
-                $p *= $c['p_enough'];
-                $lack = $c['buy_cost'] === null ? 0.0 : ($c['shortfall'] * $c['buy_cost']) / $c['wanted'];
-                $short += $lack;
-            }
-            if ($c['buy_cost'] === null) {
-                $t['filled'] += $c['useful'];
-            } else {
-                $anyOffer = true;
-                $t['filled'] += $c['wanted'];
-                $plants += $c['wanted'];
-                $buy += $c['buy_cost'];
-                $spent += $c['cost'] + $lack;
-                if ($c['grown']) {
-                    $earned += $c['buy_cost'] - $c['cost'] - $lack;
-                    $workHours += $c['hours'];
-                }
-            }
-        }
-        $over = fn (float $a, float $b): ?float => $b < 1e-6 ? null : $a / $b;
-        $buyTotal = $anyOffer ? $buy + $this->s['nursery_trip_cost'] : null;
-
-        return $t + [
-            'cost_with_time' => $t['cost'] + $t['hours'] * $this->s['hourly_value'],
-            'per_finished' => $over($grownCost, $t['useful']),
-            'per_raised' => $over($grownCost, $t['finished']),
-            'p_all_enough' => $anyGrown ? $p : null,
-            'fill_cost' => $t['cost'] + $short,
-            'per_wanted' => $over($t['cost'] + $short, $t['filled']),
-            'missing' => $wanted - $t['filled'],
-            'buy_total' => $buyTotal,
-            'nursery_per_plant' => $buyTotal === null ? null : $buyTotal / $plants,
-            'keep' => $buyTotal === null ? null : $buyTotal - $spent,
-            'implied_wage' => $workHours > 0 ? $earned / $workHours : null,
+        return [
+            'crops' => $out,
+            'cost' => array_sum(array_map(fn ($crop) => $crop['cost'] ?? 0.0, $out)),
+            'cash_now' => $cash,
             'kwh' => $kwh,
             'crowded_days' => $crowded,
+        ];
+    }
+
+    /** @return array<string, mixed> what comes of a crop: plants over the two seasons and a mishap */
+    private function prospects(array $crop, array $plan): array
+    {
+        $w = $crop['wanted'];
+        $m = $this->s['mishap'];
+        $all = [0 => $m];
+        foreach ([0.2, 0.8] as $season => $weight) {
+            foreach ($plan['seasons'][$season] as $k => $mass) {
+                $all[$k] = ($all[$k] ?? 0.0) + (1 - $m) * $weight * $mass;
+            }
+        }
+        $expect = fn (callable $value): float => array_sum(array_map(fn ($k, $mass) => $mass * $value($k), array_keys($all), $all));
+        $useful = [];
+        foreach ($all as $k => $mass) {
+            $useful[min($k, $w)] = ($useful[min($k, $w)] ?? 0.0) + $mass;
+        }
+        $split = $crop['split'] ?? null;
+
+        return [
+            'finished' => $expect(fn ($k) => $k),
+            'p_enough' => $expect(fn ($k) => $k >= $w ? 1 : 0),
+            'shortfall' => $expect(fn ($k) => max(0, $w - $k)),
+            'useful' => $expect(fn ($k) => min($w, $k)),
+            'surplus' => $expect(fn ($k) => max(0, $k - $w)),
+            'useful_low' => $this->percentile($useful, 0.1),
+            'useful_high' => $this->percentile($useful, 0.9),
+            'shortfall_cost' => $this->cheapest($crop) === null ? null : $expect(fn ($k) => $this->cheapest(['wanted' => max(0, $w - $k)] + $crop)['cost']),
+            'income' => $split === null
+                    ? 0.0
+                    : ($crop['sale_price'] ?? 0) * $expect(fn ($k) => min(max(0, $k - $split['keep'] - $split['give']), $split['sell'])),
+            'seasons' => $plan['seasons'],
+            'batch' => $plan['batch'],
+            'crop' => $crop,
+        ];
+    }
+
+    /** @param  array<int, float>  $masses */
+    private function percentile(array $masses, float $p): int
+    {
+        ksort($masses);
+        $sum = 0.0;
+        foreach ($masses as $value => $mass) {
+            $sum += $mass;
+            if ($sum >= $p - 1e-12) {
+                return $value;
+            }
+        }
+
+        return 0;
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $crops  grown
+     * @param  callable(array<string, mixed>, int): int  $value  of a crop with so many finished
+     * @return array<int, float>
+     */
+    private function together(array $crops, callable $value): array
+    {
+        $plus = function (array $a, array $b): array {
+            $sum = [];
+            foreach ($a as $x => $p) {
+                foreach ($b as $y => $q) {
+                    $sum[$x + $y] = ($sum[$x + $y] ?? 0.0) + $p * $q;
+                }
+            }
+
+            return $sum;
+        };
+        $all = [];
+        foreach ([0.2, 0.8] as $season => $weight) {
+            $sum = [0 => 1.0];
+            foreach (array_unique(array_column($crops, 'batch')) as $batch) {
+                $one = [0 => 1.0 - $this->s['mishap']];
+                $lost = 0;
+                foreach (array_filter($crops, fn ($crop) => $crop['batch'] === $batch) as $crop) {
+                    $masses = [];
+                    foreach ($crop['seasons'][$season] as $k => $mass) {
+                        $at = $value($crop, $k);
+                        $masses[$at] = ($masses[$at] ?? 0.0) + $mass;
+                    }
+                    $one = $plus($one, $masses);
+                    $lost += $value($crop, 0);
+                }
+                $one[$lost] = ($one[$lost] ?? 0.0) + $this->s['mishap'];
+                $sum = $plus($sum, $one);
+            }
+            foreach ($sum as $x => $p) {
+                $all[$x] = ($all[$x] ?? 0.0) + $weight * $p;
+            }
+        }
+
+        return $all;
+    }
+
+    /** @param  array<string, array<string, mixed>>  $crops  grown */
+    private function allEnough(array $crops): float
+    {
+        $sum = 0.0;
+        foreach ([0.2, 0.8] as $season => $weight) {
+            $product = 1.0;
+            foreach ($crops as $crop) {
+                $product *= array_sum(array_slice($crop['seasons'][$season], $crop['wanted']));
+            }
+            $sum += $weight * $product;
+        }
+
+        return $sum * (1 - $this->s['mishap']) ** count(array_unique(array_column($crops, 'batch')));
+    }
+
+    /** @return array<string, mixed> */
+    private function totals(array $crops): array
+    {
+        $over = fn (float $a, float $b): ?float => $b < 1e-6 ? null : $a / $b;
+        $sum = fn (array $rows, string $key): float => array_sum(array_map(fn ($row) => $row[$key] ?? 0.0, $rows));
+        $supplied = array_filter($crops, fn ($crop) => $crop['cost'] !== null);
+        $grown = array_filter($supplied, fn ($crop) => $crop['grown']);
+        $offered = array_filter($supplied, fn ($crop) => $crop['buy_cost'] !== null);
+        $grownOffered = array_intersect_key($grown, $offered);
+        $cost = $sum($supplied, 'cost');
+        $trip = $this->s['nursery_trip_cost'];
+        $short = $sum($grownOffered, 'shortfall_cost');
+        $fill = $cost + $short + (count($supplied) > count($grown) ? 0.0 : $trip * (1 - $this->allEnough($grownOffered)));
+        $filled = $sum($offered, 'wanted') + $sum(array_diff_key($grown, $offered), 'useful');
+        $buyTotal = $offered === [] ? null : $sum($offered, 'buy_cost') + $trip;
+        $useful = $this->together($grown, fn ($crop, $k) => min($k, $crop['wanted']));
+        [$low, $high] = [$this->percentile($useful, 0.1), $this->percentile($useful, 0.9)];
+        $keep = null;
+        if ($grownOffered !== [] && $buyTotal > 0) {
+            $delta = $buyTotal / 1000;
+            $sums = $this->together(
+                $grownOffered,
+                fn ($crop, $k) => (int) floor(
+                    $this->cheapest(['wanted' => max(0, $crop['wanted'] - $k)] + $crop['crop'])['cost'] / $delta + 0.5 + 1e-9,
+                ),
+            );
+            $most = floor(($buyTotal - $sum($offered, 'cost')) / $delta + 1e-9);
+            $keep = array_sum(array_filter($sums, fn ($x) => $x <= $most, ARRAY_FILTER_USE_KEY));
+        }
+        $hours = $sum($grown, 'hours');
+        $earned = $sum($grownOffered, 'buy_cost') - $sum($grownOffered, 'cost') - $short;
+
+        return [
+            'hours' => $hours,
+            'finished' => $sum($grown, 'finished'),
+            'useful' => $sum($grown, 'useful'),
+            'useful_low' => $low,
+            'useful_high' => $high,
+            'surplus' => $sum($grown, 'surplus'),
+            'cost_with_time' => $cost + $hours * $this->s['hourly_value'],
+            'per_finished' => $over($sum($grown, 'cost'), $sum($grown, 'useful')),
+            'per_finished_low' => $over($sum($grown, 'cost'), $high),
+            'per_finished_high' => $over($sum($grown, 'cost'), $low),
+            'per_raised' => $over($sum($grown, 'cost'), $sum($grown, 'finished')),
+            'p_all_enough' => $grown === [] ? null : $this->allEnough($grown),
+            'fill_cost' => $fill,
+            'filled' => $filled,
+            'per_wanted' => $over($fill, $filled),
+            'missing' => $sum($crops, 'wanted') - $filled,
+            'buy_total' => $buyTotal,
+            'nursery_per_plant' => $buyTotal === null ? null : $buyTotal / $sum($offered, 'wanted'),
+            'keep' => $buyTotal === null ? null : $buyTotal - $sum($offered, 'cost') - $short,
+            'p_keep' => $keep,
+            'income' => $sum($grown, 'income'),
+            'implied_wage' => $sum($grownOffered, 'hours') > 0 ? $earned / $sum($grownOffered, 'hours') : null,
         ];
     }
 
@@ -219,55 +344,100 @@ final class PlainCosting
         $lot = $this->row('seed_lots', $crop['lot']);
         $species = $this->row('species', $lot['species']);
         $first = $method['stages'][0];
-        $days = array_map(
-            fn ($stage) => ($stage['days'] === 'emergence' ? 0 : $stage['days']) + ($stage['extra_days'] ?? 0),
-            $method['stages'],
-        );
-        $target =
-            $this->day(($crop['anchor'] ?? 'last_frost') === 'last_frost' ? $this->s['last_frost'] : $this->s['first_frost']) +
-            $crop['plant_out_offset_days'];
-        $sowOn = isset($crop['sow_on']) ? $this->day($crop['sow_on']) : null;
-        $month = $this->month($sowOn ?? $target - array_sum(array_slice($days, 1)));
-        $temperature = $this->soil($first, $setup, $month);
-        [$relative, $emergence] = [1.0, $species['days_to_emerge'] ?? null];
-        if ($temperature !== null && ($species['germination'] ?? []) !== []) {
-            $response = $this->response($species['germination'], $temperature);
-            if (is_string($response)) {
-                return $response;
-            }
-            [$relative, $emergence] = $response;
+        $outdoors = array_map(fn ($stage) => $this->row('places', $stage['place'])['outdoors'] ?? false, $method['stages']);
+        $direct = ($first['container'] ?? null) === null;
+        $toFirstFrost = ($crop['anchor'] ?? 'last_frost') === 'first_frost';
+        $anchor = $this->day($this->s[$toFirstFrost ? 'first_frost' : 'last_frost']);
+        $target = $anchor + $crop['plant_out_offset_days'];
+        $days = [];
+        $rest = null;
+        foreach ($method['stages'] as $i => $stage) {
+            $rest = $stage['days'] === 'rest' ? $i : $rest;
+            $days[] = $i === 0 || $stage['days'] === 'rest' ? 0 : $stage['days'] + ($stage['extra_days'] ?? 0);
         }
-        if ($first['days'] === 'emergence') {
-            $days[0] += $this->ceil($emergence * ($lot['emergence_factor'] ?? 1));
-        }
-        $g = $this->viability($lot, $species) * $relative;
-        $sown = $this->sow($crop, $method, $g);
-        if ($sown === null) {
-            return 'cannot_reach';
-        }
+        $offset = $direct ? $crop['bed_sow_offset_days'] ?? null : ($outdoors[0] ? $crop['outdoor_sow_offset_days'] ?? null : null);
+        $fixed = isset($crop['sow_on']) ? $this->day($crop['sow_on']) : ($offset === null ? null : $anchor + $offset);
+        $from = fn (int $day): array|string => $this->firstStage($first, $lot, $species, $setup, $day);
         $late = false;
-        $start = $target - array_sum($days);
-        if ($sowOn !== null) {
-            $wait = $target - ($sowOn + array_sum($days));
-            $late = $wait < 0;
-            if ($wait > 0) {
-                $indoor = array_keys(
-                    array_filter($method['stages'], fn ($stage) => ! ($this->row('places', $stage['place'])['outdoors'] ?? false)),
-                );
+        if ($fixed !== null) {
+            $sown = $from($fixed);
+            if (is_string($sown)) {
+                return $sown;
+            }
+            $start = $fixed;
+            $days[0] = $sown['own'];
+            if ($rest !== null) {
+                $days[$rest] = max(1, $target - $start - array_sum($days));
+            }
+            $wait = $target - $start - array_sum($days);
+            $late = ! $direct && $wait < 0;
+            if (! $direct && $wait > 0) {
+                $indoor = array_keys($outdoors, false, true);
                 $days[$indoor === [] ? count($days) - 1 : end($indoor)] += $wait;
             }
-            $start = $sowOn;
+        } elseif ($rest !== null) {
+            $whole = $this->ceil(7 * $species['weeks']);
+            $sown = $from($target - $whole);
+            if (is_string($sown)) {
+                return $sown;
+            }
+            $days[0] = $sown['own'];
+            $days[$rest] = max(1, $whole - array_sum($days));
+            $start = $target - array_sum($days);
+        } else {
+            $end = $target - array_sum($days);
+            if ($this->isModelled($first, $species)) {
+                $extra = $first['extra_days'] ?? 0;
+                $farthest = max(120, is_int($first['days']) ? $first['days'] : 0);
+                $start = null;
+                for ($back = 0; $back <= $farthest && $start === null; $back++) {
+                    $try = $this->emergence($first, $lot, $species, $setup, $end - $extra - $back);
+                    if ($try['n'] !== null && $back >= max($try['n'], is_int($first['days']) ? $first['days'] : 0)) {
+                        $start = $end - $extra - $back;
+                    }
+                }
+                if ($start === null) {
+                    return $this->tooColdOrHot($first, $species, $setup, $end - $extra - 120, 120);
+                }
+            } else {
+                $start = $end - $from($end)['own'];
+            }
+            $sown = $from($start);
+            if (is_string($sown)) {
+                return $sown;
+            }
+            $days[0] = $end - $start;
         }
+        $up = $start + $sown['up'];
+        $out = $start + array_sum($days);
+        $lastFrost = $toFirstFrost ? null : $this->day($this->s['last_frost']);
+        $frost = false;
+        if ($species['tender'] ?? false) {
+            if ($lastFrost !== null && $outdoors[0] && $up < $lastFrost) {
+                return 'frost';
+            }
+            $frost =
+                ($lastFrost !== null && $out < $lastFrost) ||
+                ($this->s['first_frost'] !== null && $out >= $this->day($this->s['first_frost']));
+        }
+        [$v, $known] = $this->viability($lot, $species);
+        $g = $v * $sown['relative'];
+        $packets = array_map(fn ($one) => $one * $sown['relative'], $this->badAndGood($v, sqrt(($v * (1 - $v)) / ($known + 1))));
+        $sow = $this->sow($crop, $method, $g, $packets);
+        if ($sow === null) {
+            return 'cannot_reach';
+        }
+        $sownOn = $start;
         $stages = [];
-        $warnings = $late ? ['late'] : [];
+        $warnings = [...$late ? ['late'] : [], ...$frost ? ['frost'] : []];
         $container = null;
-        $sites = $sown['sites'];
+        $sites = $sow['sites'];
         $pot = 0;
         foreach ($method['stages'] as $i => $stage) {
             if (($stage['container'] ?? null) !== null) {
                 $container = $this->row('containers', $stage['container']);
                 if ($i > 0) {
-                    $sites = $this->ceil($sown['moved'][$pot++] / ($stage['plants_per_site'] ?? 1));
+                    $sites = $this->ceil($sow['moved'][$pot++] / ($stage['plants_per_site'] ?? 1));
                 }
             }
             $place = $this->row('places', $stage['place']);
@@ -278,6 +448,9 @@ final class PlainCosting
             }
             if (($stage['mat'] ?? false) && ! $warm) {
                 $warnings[] = 'no_mat';
+            }
+            if ($i > 0 && ! ($place['outdoors'] ?? false) && $this->isDim($place, $setup, $lit, $start + intdiv($days[$i], 2))) {
+                $warnings[] = 'dim';
             }
             $stages[] = [
                 'row' => $stage,
@@ -292,36 +465,118 @@ final class PlainCosting
             ];
             $start += $days[$i];
         }
-        $warnings = array_values(array_unique($warnings));
-        sort($warnings);
+        $order = ['frost', 'no_light', 'no_mat', 'late', 'dim'];
 
         return [
             'crop' => $crop,
             'lot' => $lot,
+            'species' => $species,
             'method' => $method,
             'stages' => $stages,
-            'seeds' => $sown['seeds'],
-            'warnings' => $warnings,
-            'report' => [
-                'g' => $g,
-                'q' => $sown['q'],
-                'seeds' => $sown['seeds'],
-                'sites' => $sown['sites'],
-                'finished' => $sown['finished'],
-                'p_enough' => $sown['p'],
-                'shortfall' => $sown['shortfall'],
-                'useful' => $sown['useful'],
-                'surplus' => $sown['surplus'],
-            ],
+            'seeds' => $sow['seeds'],
+            'seasons' => $sow['seasons'],
+            'batch' => $first['place'].'/'.($first['container'] ?? '').'/'.$this->monday($sownOn),
+            'warnings' => array_values(array_filter($order, fn ($code) => in_array($code, $warnings, true))),
+            'report' => ['g' => $g, 'q' => $sow['q'], 'seeds' => $sow['seeds'], 'sites' => $sow['sites']],
         ];
     }
 
-    private function soil(array $stage, array $setup, int $month): ?float
+    private function monday(int $day): string
     {
-        $air = $this->air($this->row('places', $stage['place']), $month);
-        if ($air === null) {
-            return null;
+        $date = (new \DateTimeImmutable('1970-01-01'))->modify("{$day} days");
+
+        return $date->modify('-'.((int) $date->format('N') - 1).' days')->format('Y-m-d');
+    }
+
+    private function isDim(array $place, array $setup, bool $lit, int $middle): bool
+    {
+        $lamps = $lit ? array_filter($this->at($setup, 'lights', $place['id']), fn ($light) => isset($light['ppf_umol_s'])) : [];
+        $daylight = $this->monthly($place['daylight'] ?? null, $middle);
+        if (($lit && $lamps === []) || (! $lit && $daylight === null)) {
+            return false;
         }
+        $dose = 0.0;
+        foreach ($lamps as $lamp) {
+            $ppfd = (0.75 * $lamp['ppf_umol_s']) / ($lamp['flats'] * 0.129032);
+            $dose += ($ppfd * $lamp['hours_per_day'] * 0.0036 * $lamp['flats']) / array_sum(array_column($lamps, 'flats'));
+        }
+
+        return $dose + ($daylight ?? 0.0) < 10 - 1e-9;
+    }
+
+    private function isModelled(array $first, array $species): bool
+    {
+        return ($species['germination'] ?? []) !== [] && $this->row('places', $first['place'])['temp_c'] !== null;
+    }
+
+    /** @return array{own: int, up: int, relative: float}|string the first stage sown on a day, or what is wrong */
+    private function firstStage(array $first, array $lot, array $species, array $setup, int $day): array|string
+    {
+        $extra = $first['extra_days'] ?? 0;
+        if (! $this->isModelled($first, $species)) {
+            if ($first['days'] === 'emergence') {
+                $n = $this->ceil($species['days_to_emerge'] * ($lot['emergence_factor'] ?? 1));
+
+                return ['own' => $n + $extra, 'up' => $n, 'relative' => 1.0];
+            }
+
+            return ['own' => $first['days'] + $extra, 'up' => $first['days'] + $extra, 'relative' => 1.0];
+        }
+        $found = $this->emergence($first, $lot, $species, $setup, $day);
+        if ($found['n'] === null || $found['relative'] < 0.05) {
+            return $this->tooColdOrHot($first, $species, $setup, $day, $found['n'] ?? 120);
+        }
+        $least = $first['days'] === 'emergence' ? 0 : $first['days'];
+
+        return ['own' => max($least, $found['n']) + $extra, 'up' => $found['n'], 'relative' => $found['relative']];
+    }
+
+    /** @return array{n: ?int, relative: float} day by day */
+    private function emergence(array $first, array $lot, array $species, array $setup, int $day): array
+    {
+        $rates = $weighted = 0.0;
+        for ($n = 1; $n <= 120; $n++) {
+            [$rate, $percent] = $this->response($species['germination'], $this->soil($first, $setup, $day + $n - 1));
+            $rates += $rate;
+            $weighted += $rate * $percent;
+            if ($rates >= ($lot['emergence_factor'] ?? 1) - 1e-9) {
+                return ['n' => $n, 'relative' => $weighted / $rates / max(array_column($species['germination'], 'percent'))];
+            }
+        }
+
+        return ['n' => null, 'relative' => 0.0];
+    }
+
+    private function tooColdOrHot(array $first, array $species, array $setup, int $from, int $days): string
+    {
+        $sum = 0.0;
+        for ($d = $from; $d < $from + $days; $d++) {
+            $sum += $this->soil($first, $setup, $d);
+        }
+        $percents = array_column($species['germination'], 'percent');
+        $best = $species['germination'][array_search(max($percents), $percents, true)]['temp_c'];
+
+        return $sum / $days < $best ? 'too_cold' : 'too_hot';
+    }
+
+    /** @return array{float, float} */
+    private function badAndGood(float $m, float $d): array
+    {
+        $bad = $m - 2 * $d;
+        $good = $m + $d / 2;
+        if ($good > 1) {
+            [$bad, $good] = [1 - (1 - $m) / 0.2, 1.0];
+        }
+        if ($bad < $m / 4) {
+            [$bad, $good] = [$m / 4, ($m - (0.2 * $m) / 4) / 0.8];
+        }
+
+        return [$bad, $good];
+    }
+
+    private function soil(array $stage, array $setup, int $day): float
+    {
+        $air = $this->monthly($this->row('places', $stage['place'])['temp_c'], $day);
         if ($stage['light'] ?? false) {
             $air += $this->at($setup, 'lights', $stage['place'])[0]['lift_c'] ?? 0;
         }
@@ -342,50 +597,39 @@ final class PlainCosting
         return $t;
     }
 
-    /** @return array{float, float}|string */
-    private function response(array $rows, float $t): array|string
+    /** @return array{float, float} rate and percent */
+    private function response(array $rows, float $t): array
     {
-        $percents = array_column($rows, 'percent');
-        $max = max($percents);
-        $fail = $t < $rows[array_search($max, $percents, true)]['temp_c'] ? 'too_cold' : 'too_hot';
         $rate = fn (array $row): float => $row['days'] === null ? 0.0 : 1 / $row['days'];
-        $end = end($rows);
-        if ($t < $rows[0]['temp_c']) {
-            return $rows[0]['temp_c'] - $t <= 2 && $rows[0]['percent'] > 0 ? [$rows[0]['percent'] / $max, 1 / $rate($rows[0])] : $fail;
-        }
-        if ($t > $end['temp_c']) {
-            return $t - $end['temp_c'] <= 2 && $end['percent'] > 0 ? [$end['percent'] / $max, 1 / $rate($end)] : $fail;
-        }
         foreach ($rows as $i => $row) {
             if ($row['temp_c'] == $t) {
-                return $row['percent'] < 1e-9 ? $fail : [$row['percent'] / $max, 1 / $rate($row)];
+                return [$rate($row), $row['percent']];
             }
             if ($row['temp_c'] > $t) {
+                if ($i === 0) {
+                    return $row['percent'] > 0 && $row['temp_c'] - $t <= 2 ? [$rate($row), $row['percent']] : [0.0, 0.0];
+                }
                 $x = ($t - $rows[$i - 1]['temp_c']) / ($row['temp_c'] - $rows[$i - 1]['temp_c']);
-                $percent = (1 - $x) * $rows[$i - 1]['percent'] + $x * $row['percent'];
 
-                return $percent < 1e-9 ? $fail : [$percent / $max, 1 / ((1 - $x) * $rate($rows[$i - 1]) + $x * $rate($row))];
+                return [(1 - $x) * $rate($rows[$i - 1]) + $x * $rate($row), (1 - $x) * $rows[$i - 1]['percent'] + $x * $row['percent']];
             }
         }
+        $end = end($rows);
 
-        return $fail;
+        return $end['percent'] > 0 && $t - $end['temp_c'] <= 2 ? [$rate($end), $end['percent']] : [0.0, 0.0];
     }
 
-    private function viability(array $lot, array $species): float
+    /** @return array{float, int} share alive, and what one knows of it in seeds */
+    private function viability(array $lot, array $species): array
     {
         $v = min(0.999, max(0.001, $lot['germination'] ?? $species['fresh_germination']));
         $age = max(0, $this->s['year'] - $lot['packed_for']);
-        if ($age > 0) {
-            $v = $this->phi(
-                $this->probit($v) -
-                    ($age / ($species['longevity_years'] ?? 3)) * $this->probit(min(0.999, max($species['fresh_germination'], 0.6))),
-            );
-        }
-        if (isset($lot['test'])) {
-            $v = (20 * $v + $lot['test']['sprouted']) / (20 + $lot['test']['sown']);
-        }
+        $v *= $this->phi(2 - (1.16 * $age) / ($species['longevity_years'] ?? 3)) / $this->phi(2);
+        $k = $age === 0 ? 20 : 6;
+        $n = $lot['test']['sown'] ?? 0;
+        $v = ($k * $v + ($lot['test']['sprouted'] ?? 0)) / ($k + $n);
 
-        return $v;
+        return [min(0.999, max(0.001, $v)), $k + $n];
     }
 
     /** Φ by Simpson's rule from 0; 2,000 steps give 1e-13 within the range used here. */
@@ -399,18 +643,6 @@ final class PlainCosting
         }
 
         return 0.5 + ($sum * $h) / 3 / sqrt(2 * M_PI);
-    }
-
-    /** Φ⁻¹ by halving. */
-    private function probit(float $p): float
-    {
-        [$low, $high] = [-10.0, 10.0];
-        for ($i = 0; $i < 60; $i++) {
-            $middle = ($low + $high) / 2;
-            $this->phi($middle) < $p ? ($low = $middle) : ($high = $middle);
-        }
-
-        return ($low + $high) / 2;
     }
 
     /** @return list<float> all of it, from the logarithms of the factorials */
@@ -457,46 +689,61 @@ final class PlainCosting
         return array_sum(array_slice($this->binomial($n, $p), max(0, $k)));
     }
 
-    /** @return array<string, mixed>|null */
-    private function sow(array $crop, array $method, float $g): ?array
+    /**
+     * @param  array{float, float}  $packets  g of a bad and a good packet
+     * @return array<string, mixed>|null
+     */
+    private function sow(array $crop, array $method, float $g, array $packets): ?array
     {
         $w = $crop['wanted'];
         $per = $method['seeds_per_site'];
         $community = $method['pattern'] === 'community';
-        $q = $community ? $g : $this->tail($per, $g, $method['min_plants'] ?? 1);
+        $fills = fn (float $g): float => $community ? $g : $this->tail($per, $g, $method['min_plants'] ?? 1);
         $stages = $method['stages'];
+        $whole = array_product(array_column($stages, 'survival'));
+        $exponents =
+            $whole >= 1
+                ? [1.0, 1.0]
+                : array_map(
+                    fn ($value) => log($value) / log($whole),
+                    $this->badAndGood($whole, sqrt($this->s['luck'] * $whole * (1 - $whole))),
+                );
+        $lives = fn (int $season, int $i): float => $stages[$i]['survival'] ** $exponents[$season];
+        $throughout = fn (int $season, int $from, int $to): float => array_product(
+            array_map(fn ($i) => $lives($season, $i), $from < $to ? range($from, $to - 1) : []),
+        );
         $potting = array_values(array_filter(array_keys($stages), fn ($i) => $i > 0 && ($stages[$i]['container'] ?? null) !== null));
-        $limit = 50 * $w + 1000;
+        $limit = 20 * $w + 100;
         $caps = [];
         if (($crop['move_on'] ?? 'enough') === 'enough') {
             $sure = 1 - (1 - $this->s['confidence']) / (count($potting) + 1);
             foreach ($potting as $j) {
-                $survival = array_product(array_map(fn ($stage) => $stage['survival'], array_slice($stages, $j)));
-                $m = $this->smallest($w, $limit, fn (int $n) => $this->tail($n, $survival, $w) >= $sure - 1e-12);
+                $m = $this->smallest(
+                    $w,
+                    $limit,
+                    fn (int $n) => 0.2 * $this->tail($n, $throughout(0, $j, count($stages)), $w) +
+                        0.8 * $this->tail($n, $throughout(1, $j, count($stages)), $w) >=
+                        $sure - 1e-12,
+                );
                 if ($m === null) {
                     return null;
                 }
                 $caps[$j] = $m;
             }
         }
-        $chain = function (int $n) use ($stages, $caps, $q): array {
-            $alive = $this->binomial($n, $q * $stages[0]['survival']);
-            foreach ($stages as $i => $stage) {
-                if ($i === 0) {
-                    continue;
-                }
-                if (isset($caps[$i])) {
-                    $over = array_sum(array_slice($alive, $caps[$i]));
-                    if (count($alive) > $caps[$i]) {
-                        $alive = [...array_slice($alive, 0, $caps[$i]), $over];
-                    }
+        // Of a season and a packet: each stage caps and then thins, plant by plant.
+        $chain = function (int $n, int $season, float $g) use ($stages, $caps, $fills, $lives): array {
+            $alive = $this->binomial($n, $fills($g) * $lives($season, 0));
+            foreach (array_slice(array_keys($stages), 1) as $i) {
+                if (isset($caps[$i]) && count($alive) > $caps[$i]) {
+                    $alive = [...array_slice($alive, 0, $caps[$i]), array_sum(array_slice($alive, $caps[$i]))];
                 }
                 $next = array_fill(0, count($alive), 0.0);
                 foreach ($alive as $k => $mass) {
                     if ($mass < 1e-18) {
                         continue;
                     }
-                    foreach ($this->binomial($k, $stage['survival']) as $l => $share) {
+                    foreach ($this->binomial($k, $lives($season, $i)) as $l => $share) {
                         $next[$l] += $mass * $share;
                     }
                 }
@@ -505,7 +752,21 @@ final class PlainCosting
 
             return $alive;
         };
+        $seasons = fn (int $n): array => array_map(
+            function (int $season) use ($chain, $packets, $n): array {
+                [$bad, $good] = [$chain($n, $season, $packets[0]), $chain($n, $season, $packets[1])];
+
+                return array_map(fn ($a, $b) => 0.2 * $a + 0.8 * $b, $bad, $good);
+            },
+            [0, 1],
+        );
+        $enough = function (int $n) use ($seasons, $w): float {
+            [$bad, $good] = $seasons($n);
+
+            return 0.2 * array_sum(array_slice($bad, $w)) + 0.8 * array_sum(array_slice($good, $w));
+        };
         $sow = $crop['sow'] ?? null;
+        $most = 0.2 * max($packets) * $throughout(0, 0, count($stages)) + 0.8 * max($packets) * $throughout(1, 0, count($stages));
         if ($sow !== null && $sow['method'] === $method['id']) {
             $n = isset($sow['sites'])
                 ? ($community
@@ -514,41 +775,38 @@ final class PlainCosting
                 : ($community
                     ? $sow['seeds']
                     : $this->ceil($sow['seeds'] / $per));
-        } elseif ($limit * $q * array_product(array_column($stages, 'survival')) < 0.5 * $w) {
+        } elseif ($limit * $per * $most < 0.5 * $w) {
             return null; // Markov: P(F >= W) <= E[F] / W, below every confidence allowed
         } else {
-            $n = $this->smallest($w, $limit, fn (int $n) => array_sum(array_slice($chain($n), $w)) >= $this->s['confidence'] - 1e-12);
+            $n = $this->smallest($w, $limit, fn (int $n) => $enough($n) >= $this->s['confidence'] - 1e-12);
             if ($n === null) {
                 return null;
             }
             $round = $community ? 1 : $method['round_sites_to'] ?? 1;
             $n = $this->ceil($n / $round) * $round;
         }
-        $alive = $chain($n);
         $moved = [];
         foreach ($potting as $j) {
-            $moved[] = isset($caps[$j])
-                ? min($caps[$j], $n)
-                : $n * $q * array_product(array_map(fn ($stage) => $stage['survival'], array_slice($stages, 0, $j)));
-        }
-        $mean = $short = $useful = $surplus = 0.0;
-        foreach ($alive as $k => $mass) {
-            $mean += $k * $mass;
-            $short += max(0, $w - $k) * $mass;
-            $useful += min($w, $k) * $mass;
-            $surplus += max(0, $k - $w) * $mass;
+            if (isset($caps[$j])) {
+                $moved[] = min($caps[$j], $n);
+
+                continue;
+            }
+            $expected = 0.0;
+            foreach ([0.2, 0.8] as $season => $weight) {
+                foreach ([0.2, 0.8] as $packet => $other) {
+                    $expected += $weight * $other * $n * $fills($packets[$packet]) * $throughout($season, 0, $j);
+                }
+            }
+            $moved[] = $expected;
         }
 
         return [
-            'q' => $q,
+            'q' => $fills($g),
             'seeds' => $community ? $n : $n * $per,
             'sites' => $community ? $this->ceil($n / $per) : $n,
             'moved' => $moved,
-            'finished' => $mean,
-            'p' => array_sum(array_slice($alive, $w)),
-            'shortfall' => $short,
-            'useful' => $useful,
-            'surplus' => $surplus,
+            'seasons' => $seasons($n),
         ];
     }
 
@@ -564,9 +822,10 @@ final class PlainCosting
             $owned = ($lot['packets_owned'] ?? 0) * $per;
             $packets = max(0, $this->ceil(($need - $owned) / $per));
             $cash += $packets * $lot['packet_price'];
+            $life = $this->row('species', $lot['species'])['longevity_years'] ?? 3;
             $charge =
                 ($lot['leftover'] ?? 'keep') === 'keep'
-                    ? ($need * $lot['packet_price']) / $per
+                    ? $lot['packet_price'] * max($need / $per, 1 / max(1, $life))
                     : (min($need, $owned) * $lot['packet_price']) / $per + $packets * $lot['packet_price'];
             foreach ($users as $id => $plan) {
                 $this->add($heads, $id, 'seed', ($charge * $plan['seeds']) / $need);
@@ -775,7 +1034,7 @@ final class PlainCosting
                         $one =
                             $kind === 'light'
                                 ? ($fixture['watts'] / 1000) * $fixture['hours_per_day']
-                                : ($fixture['watts'] / 1000) * 24 * $this->duty($fixture, (float) $this->air($place, $this->month($d)));
+                                : ($fixture['watts'] / 1000) * 24 * $this->duty($fixture, (float) $this->monthly($place['temp_c'], $d));
                         $used[$kind][0] += $one;
                         $used[$kind][1] +=
                             $one *
@@ -911,9 +1170,18 @@ final class PlainCosting
         return ($price * $i * (1 + $i) ** $life) / ((1 + $i) ** $life - 1);
     }
 
-    private function air(array $place, int $month): ?float
+    /** A day's value of a year's course: each month's mean on its 15th, straight lines between. */
+    private function monthly(array|float|int|null $means, int $day): ?float
     {
-        return is_array($place['temp_c']) ? $place['temp_c'][$month - 1] : $place['temp_c'];
+        if (! is_array($means)) {
+            return $means;
+        }
+        $date = (new \DateTimeImmutable('1970-01-01'))->modify("{$day} days");
+        $from = $date->setDate((int) $date->format('Y'), (int) $date->format('n') - ($date->format('j') < 15 ? 1 : 0), 15);
+        $to = $from->modify('+1 month');
+        $x = $from->diff($date)->days / $from->diff($to)->days;
+
+        return (1 - $x) * $means[(int) $from->format('n') - 1] + $x * $means[(int) $to->format('n') - 1];
     }
 
     private function at(array $setup, string $list, string $place): array
@@ -947,11 +1215,6 @@ final class PlainCosting
     private function day(string $date): int
     {
         return (int) (new \DateTimeImmutable('1970-01-01'))->diff(new \DateTimeImmutable($date))->format('%r%a');
-    }
-
-    private function month(int $day): int
-    {
-        return (int) (new \DateTimeImmutable('1970-01-01'))->modify("{$day} days")->format('n');
     }
 
     private function minutes(string $time): int

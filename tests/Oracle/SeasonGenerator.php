@@ -44,6 +44,8 @@ final class SeasonGenerator
             'discount_rate' => $this->pick([0, 0, 0.06]),
             'charge_owned' => $this->chance(0.2),
             'mix_overage' => $this->pick([0, 0.1]),
+            'luck' => $this->pick([0, 0.1, 0.1, 0.3]),
+            'mishap' => $this->pick([0, 0.03, 0.03, 0.2]),
             'nursery_trip_cost' => $this->pick([0, 6.4]),
             'electricity' => [
                 'rate' => $this->real(0.05, 0.4),
@@ -60,9 +62,16 @@ final class SeasonGenerator
             'feed' => $this->chance(0.6) ? ['supply' => 'feed', 'dose_per_l' => 0.004, 'litres_per_flat' => 1.1] : null,
             'places' => [
                 ['id' => 'room', 'name' => 'Room', 'temp_c' => $this->real(12, 24)] +
-                ($this->chance(0.5) ? ['flats' => $this->real(0.2, 3)] : []),
-                ['id' => 'shed', 'name' => 'Shed', 'temp_c' => array_map(fn () => $this->real(6, 26), range(1, 12)), 'heated' => false],
-                ['id' => 'yard', 'name' => 'Yard', 'temp_c' => $this->chance(0.5) ? null : $this->real(10, 22), 'outdoors' => true],
+                ($this->chance(0.5) ? ['flats' => $this->real(0.2, 3)] : []) +
+                ($this->chance(0.5) ? ['daylight' => $this->daylight(), 'outlet' => ['volts' => 230, 'amps' => 16]] : []),
+                ['id' => 'shed', 'name' => 'Shed', 'temp_c' => array_map(fn () => $this->real(6, 26), range(1, 12)), 'heated' => false] +
+                ($this->chance(0.5) ? ['daylight' => $this->daylight()] : []),
+                [
+                    'id' => 'yard',
+                    'name' => 'Yard',
+                    'temp_c' => $this->pick([null, $this->real(10, 22), $this->course()]),
+                    'outdoors' => true,
+                ],
             ],
             'supplies' => array_map(
                 fn (string $id) => [
@@ -118,7 +127,9 @@ final class SeasonGenerator
                     'id' => 'table',
                     'name' => 'Table',
                     'fresh_germination' => $this->real(0.4, 0.99),
-                    'longevity_years' => $this->real(1, 6),
+                    'longevity_years' => $this->real(0.5, 6),
+                    'weeks' => $this->real(2, 12),
+                    'tender' => $this->chance(0.5),
                     'germination' => [
                         ['temp_c' => 8, 'days' => null, 'percent' => 0],
                         ['temp_c' => 14, 'days' => 20, 'percent' => 60],
@@ -127,7 +138,14 @@ final class SeasonGenerator
                         ['temp_c' => 30, 'days' => 8, 'percent' => 40],
                     ],
                 ],
-                ['id' => 'plain', 'name' => 'Plain', 'fresh_germination' => $this->real(0.4, 0.99), 'days_to_emerge' => $this->real(2, 15)],
+                [
+                    'id' => 'plain',
+                    'name' => 'Plain',
+                    'fresh_germination' => $this->real(0.4, 0.99),
+                    'days_to_emerge' => $this->real(2, 15),
+                    'weeks' => $this->count(1, 10),
+                    'tender' => $this->chance(0.3),
+                ],
             ],
             'seed_lots' => $lots,
             'methods' => $methods,
@@ -149,14 +167,15 @@ final class SeasonGenerator
                 ? [
                     'name' => 'In the bed',
                     'place' => 'yard',
-                    'days' => $this->count(10, 30),
+                    'days' => $this->count(0, 30),
+                    'extra_days' => $this->count(0, 4),
                     'survival' => $this->real(0.5, 1),
                     'minutes_per_site' => 0.5,
                 ]
                 : $this->stage([
                     'name' => 'Germinate',
                     'container' => $this->pick(['cell', 'pot', 'pellet']),
-                    'days' => $this->pick(['emergence', $this->count(5, 20)]),
+                    'days' => $this->pick(['emergence', $this->count(0, 20), $this->count(5, 20), 130]),
                     'extra_days' => $this->count(0, 4),
                 ]),
         ];
@@ -178,6 +197,9 @@ final class SeasonGenerator
                 'survival' => $this->pick([1, 0.96]),
                 'minutes_per_flat_day' => 2.5,
             ];
+        }
+        if (count($stages) > 1 && $this->chance(0.35)) {
+            $stages[$this->count(1, count($stages) - 1)]['days'] = 'rest';
         }
         // Waiting for emergence needs a place with a temperature; the yard may have none.
         if ($stages[0]['place'] === 'yard' && $stages[0]['days'] === 'emergence') {
@@ -232,7 +254,7 @@ final class SeasonGenerator
             'variety' => $id,
             'packet_price' => $own ? 0 : $this->real(0, 5),
             'seeds_per_packet' => $own ? null : $this->count(5, 60),
-            'packets_owned' => $this->count(0, 1),
+            'packets_owned' => $this->pick([0, 0.4, 1, $this->real(0, 2)]),
             'packed_for' => $this->count(2021, 2028),
             'germination' => $this->chance(0.3) ? $this->real(0, 1) : null,
             'test' => $this->chance(0.3) ? ['sown' => 20, 'sprouted' => $this->count(0, 20)] : null,
@@ -244,12 +266,20 @@ final class SeasonGenerator
     /** @return array<string, mixed> */
     private function crop(string $id, string $lot): array
     {
+        $wanted = $this->count(1, 9);
+        $keep = $this->count(0, $wanted);
+        $give = $this->count(0, $wanted - $keep);
+
         return [
             'id' => $id,
             'lot' => $lot,
-            'wanted' => $this->count(1, 9),
+            'wanted' => $wanted,
+            'split' => $this->chance(0.5) ? ['keep' => $keep, 'give' => $give, 'sell' => $wanted - $keep - $give] : null,
+            'sale_price' => $this->pick([0, 0.8]),
             'anchor' => $this->pick(['last_frost', 'last_frost', 'first_frost']),
             'plant_out_offset_days' => $this->count(-40, 20),
+            'outdoor_sow_offset_days' => $this->chance(0.4) ? $this->count(-60, 20) : null,
+            'bed_sow_offset_days' => $this->chance(0.4) ? $this->count(-60, 20) : null,
             'sow_on' => $this->chance(0.25) ? sprintf('2027-%02d-%02d', $this->count(1, 7), $this->count(1, 28)) : null,
             'cold_days' => $this->pick([0, 14]),
             'sow' => $this->chance(0.2)
@@ -342,6 +372,18 @@ final class SeasonGenerator
             'life_seasons' => 6,
             'owned' => $this->chance(0.2),
         ];
+    }
+
+    /** @return float|list<float>|null */
+    private function daylight(): float|array|null
+    {
+        return $this->pick([null, $this->real(0, 12), array_map(fn () => $this->real(1, 14), range(1, 12))]);
+    }
+
+    /** @return list<float> a year outdoors */
+    private function course(): array
+    {
+        return array_map(fn (int $month): float => round(11 - 9 * cos((($month - 1) * M_PI) / 6) + $this->real(-2, 2), 2), range(1, 12));
     }
 
     /** PHP 8.2's Randomizer has no floats of its own. */

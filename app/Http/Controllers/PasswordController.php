@@ -22,7 +22,10 @@ final class PasswordController
     #[OA\Response(response: 204, description: 'Sent, if there is such an account')]
     public function forgot(Request $request): Response
     {
-        $input = $request->validate(['email' => ['required', 'string', 'email', 'max:200']], ['email.*' => 'Type the e-mail of your account.']);
+        $input = $request->validate(
+            ['email' => ['required', 'string', 'email', 'max:200']],
+            ['email.*' => 'Type the e-mail of your account.'],
+        );
         // Known or not, the same is done here; whether there is a letter to write is found out beside.
         SendResetLink::dispatch(mb_strtolower(trim($input['email'])));
 

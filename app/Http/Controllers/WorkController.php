@@ -30,16 +30,30 @@ final class WorkController
     #[OA\Post(path: '/api/seasons/{season}/work', operationId: 'beginWork', summary: 'Begin working something out', tags: ['Work'])]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewWork'))]
-    #[OA\Response(response: 202, description: 'Begun, or done before for the same season', content: new OA\JsonContent(ref: '#/components/schemas/Work'))]
+    #[
+        OA\Response(
+            response: 202,
+            description: 'Begun, or done before for the same season',
+            content: new OA\JsonContent(ref: '#/components/schemas/Work'),
+        ),
+    ]
     #[OA\Response(response: 409, description: 'Two things are being worked out already')]
     public function store(Request $request, int $season): JsonResponse
     {
         $input = $request->validate(['kind' => ['required', new Enum(WorkKind::class)], 'setup' => ['required', 'string', 'max:100']]);
         $kept = $this->gardener->kept($season);
-        in_array($input['setup'], array_column($kept->file->setups, 'id'), true) ?: throw new NotFoundHttpException;
-        $same = ['season_id' => $kept->model->id, 'revision' => $kept->model->revision, 'kind' => $input['kind'], 'setup' => $input['setup']];
+        in_array($input['setup'], array_column($kept->file->setups, 'id'), true) ?: throw new NotFoundHttpException();
+        $same = [
+            'season_id' => $kept->model->id,
+            'revision' => $kept->model->revision,
+            'kind' => $input['kind'],
+            'setup' => $input['setup'],
+        ];
         /** @var ?Work $work */
-        $work = Work::query()->where($same)->whereIn('state', ['done', ...Work::ACTIVE])->first();
+        $work = Work::query()
+            ->where($same)
+            ->whereIn('state', ['done', ...Work::ACTIVE])
+            ->first();
         if ($work === null) {
             $user = $this->gardener->user();
             if (Work::query()->where('user_id', $user->id)->whereIn('state', Work::ACTIVE)->count() >= self::MOST) {
@@ -68,7 +82,10 @@ final class WorkController
     #[OA\Response(response: 204, description: 'Stopped')]
     public function destroy(int $season, int $work): Response
     {
-        Work::query()->whereKey($this->find($season, $work)->id)->whereIn('state', Work::ACTIVE)->update(['state' => 'stopped']);
+        Work::query()
+            ->whereKey($this->find($season, $work)->id)
+            ->whereIn('state', Work::ACTIVE)
+            ->update(['state' => 'stopped']);
 
         return new Response(status: 204);
     }
@@ -76,7 +93,9 @@ final class WorkController
     private function find(int $season, int $work): Work
     {
         /** @var Work */
-        return Work::query()->where('season_id', $this->gardener->season($season)->id)->findOrFail($work);
+        return Work::query()
+            ->where('season_id', $this->gardener->season($season)->id)
+            ->findOrFail($work);
     }
 
     private static function answer(Work $work, int $status = 200): JsonResponse

@@ -8,6 +8,7 @@ use Generator;
 use InvalidArgumentException;
 use JollyPenny\Core\Season\ClockTime;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Season\Stage;
 use Nette\Utils\Helpers;
 use stdClass;
 
@@ -40,8 +41,15 @@ final class MeaningCheck
         $faults = [...$this->indexRows()];
         foreach (
             [
-                $this->size(), $this->times(), $this->references(), $this->places(), $this->tariff(), $this->seed(), $this->methods(),
-                $this->crops(), $this->emergenceData(),
+                $this->size(),
+                $this->times(),
+                $this->references(),
+                $this->places(),
+                $this->tariff(),
+                $this->seed(),
+                $this->methods(),
+                $this->crops(),
+                $this->speciesRaised(),
             ] as $found
         ) {
             foreach ($found as $fault) {
@@ -123,13 +131,19 @@ final class MeaningCheck
         $crops = $this->season->rows('crops');
         $lines = count($crops) * count($this->season->rows('setups'));
         if ($lines > self::MOST_LINES) {
-            yield $this->season->fault('setups', 'Crops times set-ups come to '.number_format($lines).'.',
-                'Keep them to '.number_format(self::MOST_LINES).': take out set-ups, or part the list into two seasons.');
+            yield $this->season->fault(
+                'setups',
+                'Crops times set-ups come to '.number_format($lines).'.',
+                'Keep them to '.number_format(self::MOST_LINES).': take out set-ups, or part the list into two seasons.',
+            );
         }
         $wanted = array_sum(array_map(fn (Node $crop): float => max(0.0, $crop->number('wanted') ?? 0.0), $crops));
         if ($wanted > self::MOST_WANTED) {
-            yield $this->season->fault('crops', 'The list wants '.number_format($wanted).' plants in all.',
-                'Keep it to '.number_format(self::MOST_WANTED).', or part it into two seasons.');
+            yield $this->season->fault(
+                'crops',
+                'The list wants '.number_format($wanted).' plants in all.',
+                'Keep it to '.number_format(self::MOST_WANTED).', or part it into two seasons.',
+            );
         }
     }
 
@@ -157,7 +171,11 @@ final class MeaningCheck
         }
         $rate = $this->season->number('discount_rate');
         if ($rate !== null && $rate > 0.0 && $rate < self::LEAST_RATE) {
-            yield $this->season->fault('discount_rate', 'The rate is too small to tell from 0.', 'Give 0, or '.self::LEAST_RATE.' to 0.5.');
+            yield $this->season->fault(
+                'discount_rate',
+                'The rate is too small to tell from 0.',
+                'Give 0, or '.self::LEAST_RATE.' to 0.5.',
+            );
         }
     }
 
@@ -254,6 +272,10 @@ final class MeaningCheck
             $stages = $method->rows('stages');
             $first = $stages[0] ?? null;
             $direct = $first !== null && ! $first->has('container') && $this->isOutdoors($first);
+            $rests = array_filter($stages, fn (Node $stage): bool => $stage->text('days') === Stage::REST);
+            foreach (array_slice($rests, 1) as $stage) {
+                yield $stage->fault('days', 'Another stage rests already.', 'Let one stage take what is left of the weeks.');
+            }
             foreach ($stages as $index => $stage) {
                 yield from $this->stage($stage, $index === 0, $direct);
             }
@@ -276,17 +298,11 @@ final class MeaningCheck
                 'Name the container they are moved to, in a later stage.',
             );
         }
-        if ($stage->text('days') === RowReader::EMERGENCE) {
-            $place = $this->byId['places'][$stage->text('place') ?? ''] ?? null;
-            if (! $first) {
-                yield $stage->fault('days', 'Only the first stage can last until emergence.', 'Give a number of days.');
-            } elseif ($place !== null && ! $place->has('temp_c')) {
-                yield $stage->fault(
-                    'days',
-                    'The place has no temperature, so the days to emergence are not known.',
-                    'Give a number of days, or the place a temperature.',
-                );
-            }
+        if ($stage->text('days') === Stage::EMERGENCE && ! $first) {
+            yield $stage->fault('days', 'Only the first stage can last until emergence.', 'Give a number of days.');
+        }
+        if ($stage->text('days') === Stage::REST && $first) {
+            yield $stage->fault('days', 'The first stage cannot be the one that rests.', 'Give a number of days, or "emergence".');
         }
         if ($first && ! $direct && ! $stage->has('container') && $stage->text('place') !== null) {
             yield $stage->fault('container', 'The first stage stands indoors in nothing.', 'Name the container that is sown.');
@@ -325,8 +341,8 @@ final class MeaningCheck
         }
     }
 
-    /** @return Generator<Fault> species raised "until emergence" of which nothing is known */
-    private function emergenceData(): Generator
+    /** @return Generator<Fault> species raised in a way that asks for what is not known of them */
+    private function speciesRaised(): Generator
     {
         $told = [];
         foreach ($this->season->rows('setups') as $setup) {
@@ -335,24 +351,53 @@ final class MeaningCheck
                 $method = $this->byId['methods'][$overrides[$crop->text('id') ?? ''] ?? ($setup->text('method') ?? '')] ?? null;
                 $lot = $this->byId['seed_lots'][$crop->text('lot') ?? ''] ?? null;
                 $species = $this->byId['species'][$lot?->text('species') ?? ''] ?? null;
-                $id = $species?->text('id') ?? '';
-                if (
-                    $method === null ||
-                    $species === null ||
-                    isset($told[$id]) ||
-                    ($method->rows('stages')[0] ?? null)?->text('days') !== RowReader::EMERGENCE
-                ) {
+                $pair = "{$species?->text('id')}|{$method?->text('id')}";
+                if ($method === null || $species === null || isset($told[$pair])) {
                     continue;
                 }
-                if ($species->rows('germination') === [] && ! $species->has('days_to_emerge')) {
-                    $told[$id] = true;
-                    yield $species->fault(
-                        'days_to_emerge',
-                        "The method \"{$method->text('id')}\" waits for emergence, but nothing says how long \"{$id}\" takes.",
-                        'Give days_to_emerge or a germination table, or the stage a number of days.',
-                    );
+                $told[$pair] = true;
+                foreach ([...$this->emergence($species, $method), ...$this->rest($species, $method)] as $fault) {
+                    yield $fault;
                 }
             }
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function emergence(Node $species, Node $method): Generator
+    {
+        $first = $method->rows('stages')[0] ?? null;
+        if ($first?->text('days') !== Stage::EMERGENCE) {
+            return;
+        }
+        $place = $this->byId['places'][$first->text('place') ?? ''] ?? null;
+        if ($species->rows('germination') === [] && ! $species->has('days_to_emerge')) {
+            yield $species->fault(
+                'days_to_emerge',
+                "The method \"{$method->text('id')}\" waits for emergence, but nothing says how long \"{$species->text('id')}\" takes.",
+                'Give days_to_emerge or a germination table, or the stage a number of days.',
+            );
+        } elseif ($species->rows('germination') !== [] && $place !== null && ! $place->has('temp_c')) {
+            yield $first->fault(
+                'days',
+                "The place has no temperature, so the days until \"{$species->text('id')}\" is up are not known.",
+                'Give a number of days, or the place a temperature.',
+            );
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function rest(Node $species, Node $method): Generator
+    {
+        $rests = array_filter($method->rows('stages'), fn (Node $stage): bool => $stage->text('days') === Stage::REST) !== [];
+        if ($rests && ! $species->has('weeks')) {
+            yield $species->fault(
+                'weeks',
+                "The method \"{$method->text('id')}\" fills up the weeks of \"{$species->text(
+                    'id',
+                )}\", but nothing says how many it takes.",
+                'Give weeks from sowing to planting out, or the stage a number of days.',
+            );
         }
     }
 

@@ -19,9 +19,6 @@ use stdClass;
  */
 final class RowReader
 {
-    /** What the file writes for "until they are up" in a stage's days. */
-    public const EMERGENCE = 'emergence';
-
     /** @var array<class-string, list<array{key: string, class: ?class-string, list: bool, float: bool, default: mixed}>> */
     private array $plans = [];
 
@@ -58,7 +55,6 @@ final class RowReader
             $class === ClockTime::class && is_string($value) => ClockTime::parse($value),
             $class !== null && $value instanceof stdClass => $this->read($class, $value),
             $value instanceof stdClass => get_object_vars($value),
-            $value === self::EMERGENCE && $parameter['key'] === 'days' => null,
             is_int($value) && $parameter['float'] => (float) $value,
             is_float($value) && ! $parameter['float'] && $value === floor($value) => (int) $value,
             is_array($value) && $parameter['float'] => array_map(fn (mixed $one): float => is_numeric($one) ? (float) $one : 0.0, $value),

@@ -9,7 +9,6 @@ use JollyPenny\Core\Season\ClockTime;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Season\Stage;
 use ReflectionClass;
 use stdClass;
 
@@ -50,7 +49,6 @@ final class SeasonWriter
     private function value(mixed $value, object $owner, string $name): mixed
     {
         return match (true) {
-            $value === null && $owner instanceof Stage && $name === 'days' => RowReader::EMERGENCE,
             $value instanceof BackedEnum => $value->value,
             $value instanceof Day, $value instanceof ClockTime => $value->format(),
             $value instanceof stdClass => $value,

@@ -659,6 +659,16 @@ export interface components {
              */
             mix_overage: number;
             /**
+             * @description how much losses come together
+             * @default 0.1
+             */
+            luck: number;
+            /**
+             * @description chance that what is sown in one place in one week is lost whole
+             * @default 0.03
+             */
+            mishap: number;
+            /**
              * @description money, once a season when anything is bought
              * @default 0
              */
@@ -734,6 +744,21 @@ export interface components {
                  * @default null
                  */
                 flats: number | null;
+                /**
+                 * @description the outlet that lamps and mats share
+                 * @default null
+                 */
+                outlet: {
+                    /** @description volts */
+                    volts: number;
+                    /** @description amperes of its fuse or breaker */
+                    amps: number;
+                } | null;
+                /**
+                 * @description daylight that reaches the plants, mol/m² a day: one number, or twelve monthly means
+                 * @default null
+                 */
+                daylight: number | number[] | null;
                 meta?: Record<string, never>;
             }[];
             /**
@@ -857,6 +882,20 @@ export interface components {
                 /** @description room one unit takes, in flats */
                 flats_per_unit: number;
                 /**
+                 * @description as measured with a ruler
+                 * @default null
+                 */
+                measured: {
+                    /** @description round; otherwise square */
+                    round: boolean;
+                    /** @description across the rim, mm */
+                    rim_mm: number;
+                    /** @description across the base, mm */
+                    base_mm: number;
+                    /** @description height, mm */
+                    height_mm: number;
+                } | null;
+                /**
                  * @description washing and holing, money per unit filled
                  * @default 0
                  */
@@ -915,6 +954,16 @@ export interface components {
                  * @default null
                  */
                 ppf_umol_s: number | null;
+                /**
+                 * @description lumens, as the box says
+                 * @default null
+                 */
+                lumens: number | null;
+                /**
+                 * @description colour of its light, kelvin
+                 * @default null
+                 */
+                kelvin: number | null;
                 /**
                  * @description how far it warms the soil, °C
                  * @default 0
@@ -1044,6 +1093,16 @@ export interface components {
                 longevity_years: number;
                 /** @description share of fresh seed that comes up */
                 fresh_germination: number;
+                /**
+                 * @description weeks from sowing to planting out; null = not known
+                 * @default null
+                 */
+                weeks: number | null;
+                /**
+                 * @description killed by frost
+                 * @default false
+                 */
+                tender: boolean;
                 meta?: Record<string, never>;
             }[];
             /**
@@ -1062,7 +1121,7 @@ export interface components {
                 /** @description seeds in a packet; null for a pinch of your own, which costs nothing */
                 seeds_per_packet: number | null;
                 /**
-                 * @description packets in the drawer
+                 * @description packets already owned, parts of one too
                  * @default 0
                  */
                 packets_owned: number;
@@ -1194,7 +1253,7 @@ export interface components {
                      * @default false
                      */
                     mat: boolean;
-                    /** @description whole days, or "emergence" (first stage only): until the seed is up */
+                    /** @description whole days; "emergence" (first stage only): until the seed is up; or "rest": what is left of the species' weeks */
                     days: number | string;
                     /**
                      * @description days added
@@ -1240,6 +1299,11 @@ export interface components {
                 plants: number;
                 /** @description money */
                 price: number;
+                /**
+                 * @description the pot a bought plant stands in, litres
+                 * @default null
+                 */
+                pot_l: number | null;
                 meta?: Record<string, never>;
             }[];
             /** @description the grow list */
@@ -1270,6 +1334,16 @@ export interface components {
                 anchor: "last_frost" | "first_frost";
                 /** @description days after the frost date; negative is before */
                 plant_out_offset_days: number;
+                /**
+                 * @description days from that frost to sowing in pots outdoors (negative = before)
+                 * @default null
+                 */
+                outdoor_sow_offset_days: number | null;
+                /**
+                 * @description days from that frost to sowing in the bed (negative = before)
+                 * @default null
+                 */
+                bed_sow_offset_days: number | null;
                 /**
                  * Format: date
                  * @description sowing date, where it is fixed
@@ -1314,6 +1388,11 @@ export interface components {
                  * @default false
                  */
                 substitute: boolean;
+                /**
+                 * @description money for one plant sold
+                 * @default 0
+                 */
+                sale_price: number;
                 meta?: Record<string, never>;
             }[];
             /** @description the ways to compare */
@@ -1365,8 +1444,12 @@ export interface components {
             hours: number;
             finished: number;
             useful: number;
+            useful_low: number;
+            useful_high: number;
             surplus: number;
             per_finished: number | null;
+            per_finished_low: number | null;
+            per_finished_high: number | null;
             per_raised: number | null;
             p_all_enough: number | null;
             fill_cost: number;
@@ -1376,6 +1459,8 @@ export interface components {
             buy_total: number | null;
             nursery_per_plant: number | null;
             keep: number | null;
+            p_keep: number | null;
+            income: number;
             implied_wage: number | null;
             crowded_days: number;
             heads: {
@@ -1395,7 +1480,7 @@ export interface components {
             crops: components["schemas"]["CropResult"][];
             warnings: {
                 code: string;
-                crop: string | null;
+                crop: string;
                 detail: string | null;
             }[];
         };
@@ -1436,16 +1521,22 @@ export interface components {
             finished: number | null;
             p_enough: number | null;
             shortfall: number | null;
+            shortfall_cost: number | null;
             useful: number | null;
+            useful_low: number | null;
+            useful_high: number | null;
             surplus: number | null;
             heads: {
                 [key: string]: number;
             } | null;
             cost: number | null;
             per_finished: number | null;
+            per_finished_low: number | null;
+            per_finished_high: number | null;
             extra_cost: number | null;
             buy_cost: number | null;
             verdict: string | null;
+            income: number | null;
             hours: number | null;
             stages: components["schemas"]["StageResult"][];
         };
@@ -1600,6 +1691,10 @@ export interface components {
             weeksBefore: string;
             /** @description days after the last frost */
             plantOutOffsetDays: number;
+            /** @description killed by frost */
+            tender: boolean;
+            /** @description days after the last frost at which it is sown in the bed; null where it is not done */
+            bedSowOffsetDays: number | null;
             seedWidthMm: number;
             sowingDepthMm: number;
             /** @description to germinate: light, dark or any */

@@ -50,6 +50,8 @@ export function failure(code: string | undefined): string {
       return 'it is too cold there for this seed. Give it a mat or a warmer place.';
     case 'too_hot':
       return 'it is too hot there for this seed. Take the mat away or find a cooler place.';
+    case 'frost':
+      return 'it would be up before the last frost, which kills it. Sow it later, or raise it indoors.';
     case 'cannot_reach':
       return 'too few seedlings come through. Check the seed and what survives each stage.';
     case 'no_offer':
@@ -60,6 +62,8 @@ export function failure(code: string | undefined): string {
 }
 
 const WARNINGS: Record<string, string> = {
+  frost: 'It is planted out where frost may still come, which kills it. Keep a cover ready, or plant it later.',
+  dim: 'Gets too little light, lamps and window together: it grows leggy.',
   late: 'Ready later than you want to plant out.',
   no_light: 'Wants light, but this set-up has no lamp there.',
   no_mat: 'Wants a mat, but this set-up has none there.',

@@ -21,14 +21,16 @@ interface Props {
 }
 
 const EMERGENCE = 'until they are up';
+const REST = 'the rest of its weeks';
 const NONE = '';
 
 const parseDays =
   (first: boolean) =>
   (typed: string): Parsed<Stage['days']> => {
     if (first && /up|emerge/i.test(typed)) return { ok: true, value: 'emergence' };
+    if (!first && /rest/i.test(typed)) return { ok: true, value: 'rest' };
     const days = parseNumber(typed, boundsOf('methods.stages.days'));
-    return days.ok || !first ? days : { ok: false, why: `${days.why} Or say “${EMERGENCE}”.` };
+    return days.ok ? days : { ok: false, why: `${days.why} Or say “${first ? EMERGENCE : REST}”.` };
   };
 
 const parseSign = (typed: string): Parsed<string | null> => (typed.trim() === '' ? { ok: true, value: null } : parseText(typed));
@@ -88,9 +90,9 @@ export function StagePart({ shown: { season }, method, index, stage, first, remo
       <EditText<Stage['days']>
         label="How long"
         name={`stage-${index}-days`}
-        after={stage.days === 'emergence' ? undefined : 'days'}
+        after={typeof stage.days === 'number' ? 'days' : undefined}
         value={stage.days}
-        show={(value) => (value === 'emergence' ? EMERGENCE : String(value))}
+        show={(value) => ({ emergence: EMERGENCE, rest: REST })[String(value)] ?? String(value)}
         parse={parseDays(first)}
         save={save('days', 'days')}
       />

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+/** A pot as measured with a ruler, millimetres; round, or square. */
+final readonly class Measured
+{
+    public function __construct(public bool $round, public float $rimMm, public float $baseMm, public float $heightMm)
+    {
+    }
+}
