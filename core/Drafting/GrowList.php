@@ -94,7 +94,11 @@ final readonly class GrowList
         for ($round = 1; $round <= $times; $round++) {
             $copy = clone $crop;
             $copy->id = Cell::text($crop->id).'-'.($round + 1);
-            $copy->plant_out_offset_days = Cell::whole($crop->plant_out_offset_days) + $round * $everyDays;
+            foreach (['plant_out_offset_days', 'outdoor_sow_offset_days', 'bed_sow_offset_days'] as $offset) {
+                if (is_int($crop->{$offset} ?? null)) {
+                    $copy->{$offset} = $crop->{$offset} + $round * $everyDays;
+                }
+            }
             if (is_string($crop->sow_on ?? null)) {
                 $copy->sow_on = Day::ofNumber(Day::parse($crop->sow_on)->number + $round * $everyDays)->format();
             }

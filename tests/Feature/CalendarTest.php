@@ -158,6 +158,9 @@ it('notes crops started too early, sown too late for their packet, and tap roots
     ])->assertOk();
     $sow('paint-box', '2027-03-25');
     $sow('copper-kettle', '2027-05-25');
+    $this->patchJson("/api/seasons/{$season->id}", [
+        'changes' => [['path' => ['methods', 'cells-pots', 'stages', 1, 'days'], 'from' => 18, 'to' => 1]],
+    ])->assertOk();
     expect($notes())->toHaveKey('paint-box', 'too_early')->toHaveKey('copper-kettle', 'too_late');
     $crop = collect($this->postJson("/api/seasons/{$season->id}/crops", ['text' => '20 carrot'])->json('season.crops'))->last()['id'];
     $this->patchJson("/api/seasons/{$season->id}", [
