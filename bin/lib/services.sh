@@ -65,7 +65,7 @@ stop_services() {
 make_release() {
   local home print release
   home=$(home_of releases www-data)
-  print=$(cd "$ROOT" && { git rev-parse HEAD 2>/dev/null; find app bootstrap catalogue compat config core database public routes web/views artisan composer.json docs/openapi.json vendor/composer/installed.json \
+  print=$(cd "$ROOT" && { git rev-parse HEAD 2>/dev/null; find bin/lib app bootstrap catalogue compat config core database public routes web/views artisan composer.json docs/openapi.json vendor/composer/installed.json \
     -type f -newermt 1970-01-02 -printf '%p %s %T@\n' | sort; } | sha256sum | cut -c1-16)
   release=$home/$1-$print
   if [ ! -f "$release/complete" ]; then
@@ -84,6 +84,11 @@ without_development() {
   [ "$(basename "$1" | cut -d- -f1)" = test ] && return
   php -r '$all = json_decode(file_get_contents($argv[1]), true); echo implode("\n", $all["dev-package-names"] ?? []);' "$1/vendor/composer/installed.json" |
     while read -r package; do [ -n "$package" ] && rm -rf "${1:?}/vendor/$package"; done
+  # Laravel looks there for what is to be started with it.
+  php -r '$all = json_decode(file_get_contents($argv[1]), true);
+    $all["packages"] = array_values(array_filter($all["packages"], fn ($package) => ! in_array($package["name"], $all["dev-package-names"], true)));
+    $all["dev-package-names"] = [];
+    file_put_contents($argv[1], json_encode($all, JSON_UNESCAPED_SLASHES));' "$1/vendor/composer/installed.json" || return 1
   composer dump-autoload --working-dir="$1" --no-dev --optimize --no-scripts --quiet 2>/dev/null
 }
 
