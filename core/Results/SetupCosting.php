@@ -9,6 +9,7 @@ use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Energy\DailyLightIntegral;
 use JollyPenny\Core\Energy\PlaceEnergy;
 use JollyPenny\Core\Sowing\Distribution;
+use JollyPenny\Core\Sowing\Finish;
 
 /** A set-up's figures out of its books. Costing rules, section 8. */
 final readonly class SetupCosting
@@ -31,7 +32,7 @@ final readonly class SetupCosting
         $grownCost = $sum('cost');
         $fill = new FillingTheList($crops, $books);
         $useful = self::useful($books);
-        [$low, $high] = [$useful->percentile(0.1), $useful->percentile(0.9)];
+        [$low, $high] = [$useful->percentile(Finish::LOW), $useful->percentile(Finish::HIGH)];
         $crowding = Crowding::of($books->energy);
         $shopping = ShoppingList::of($books);
         $lights = self::lights($books);

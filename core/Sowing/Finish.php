@@ -8,9 +8,9 @@ namespace JollyPenny\Core\Sowing;
 final readonly class Finish
 {
     /** Nine seasons of ten are no worse, one in ten is better. */
-    private const LOW = 0.1;
+    public const LOW = 0.1;
 
-    private const HIGH = 0.9;
+    public const HIGH = 0.9;
 
     /** Plants finished, on average. */
     public float $mean;
