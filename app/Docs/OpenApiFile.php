@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Docs;
 
 use App\Work\WorkKind;
+use JollyPenny\Core\Catalogue\PriceLevel;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\CropChoice;
@@ -59,12 +60,13 @@ final class OpenApiFile
     {
         $shapes = new Shapes();
         $result = $shapes->of(SetupResult::class);
-        [$picture, $moved, $choice, $species, $currency] = array_map($shapes->of(...), [
+        [$picture, $moved, $choice, $species, $currency, $level] = array_map($shapes->of(...), [
             SetupPicture::class,
             Moved::class,
             CropChoice::class,
             SpeciesFacts::class,
             Currency::class,
+            PriceLevel::class,
         ]);
         [$comparison, $stacks, $difference, $years] = array_map($shapes->of(...), [
             Comparison::class,
@@ -201,6 +203,7 @@ final class OpenApiFile
                 'species' => $list($species),
                 'schools' => $map($text),
                 'currencies' => $list($currency),
+                'price_levels' => $list($level),
                 'setups' => $list(self::object(['id' => $text, 'name' => $text])),
             ]),
             'Term' => self::object([

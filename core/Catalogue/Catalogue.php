@@ -7,6 +7,12 @@ namespace JollyPenny\Core\Catalogue;
 /** The shipped facts (catalogue/*.csv), each row with its source. */
 final class Catalogue
 {
+    /** Keys of a row that are money. */
+    public const PRICES = ['price', 'pack_price', 'packet_price', 'prep_cost_per_unit'];
+
+    /** Before the name of a temperature range, where a species has no table. */
+    private const RANGE = 'range:';
+
     /** @var ?array<string, SpeciesFacts> */
     private ?array $species = null;
 
@@ -14,13 +20,21 @@ final class Catalogue
     public function species(): array
     {
         if ($this->species === null) {
-            $tables = [];
+            $tables = $ranges = [];
             foreach (CatalogueFile::rows('germination') as $row) {
                 $tables[(string) $row['table']][] = $row;
             }
+            foreach (CatalogueFile::rows('temperature-ranges') as $row) {
+                $ranges[self::RANGE.$row['range']] = TemperatureRange::of($row);
+            }
             $this->species = [];
             foreach (CatalogueFile::rows('species') as $row) {
-                $this->species[(string) $row['id']] = SpeciesFacts::of($row, $tables[(string) $row['germination_table']] ?? []);
+                $range = $ranges[(string) $row['germination_table']] ?? null;
+                $table = $tables[(string) $row['germination_table']] ?? [];
+                $this->species[(string) $row['id']] = $range === null
+                    ? SpeciesFacts::of($row, array_map(self::germinationRow(...), $table), isset($table[0]) ? (string) $table[0]['source'] : null)
+                    : SpeciesFacts::of($row, $range->table((float) $row['days_to_emerge']),
+                        "minimum, optimum and maximum: {$range->source}; the straight lines between them are a rule of ours");
             }
         }
 
@@ -36,7 +50,7 @@ final class Catalogue
     /** @return array<string, array<string, mixed>> rows of the season file's `containers`, by id */
     public function containers(): array
     {
-        return self::seasonRows('containers', ['kind']);
+        return self::seasonRows('containers', ['kind', 'width_cm', 'length_cm']);
     }
 
     /** @return array<string, array<string, mixed>> rows of `supplies`, by id */
@@ -72,7 +86,11 @@ final class Catalogue
                 'kwh_per_l' => $row['kwh_per_l'],
                 'meta' => ['catalogue' => $id],
             ];
-            $recipes[$id]['parts'][] = ['supply' => $row['supply'], 'parts' => $row['parts']];
+            if ($row['parts'] === null) {
+                $recipes[$id]['additives'][] = ['supply' => $row['supply'], 'amount_per_l' => $row['amount_per_l']];
+            } else {
+                $recipes[$id]['parts'][] = ['supply' => $row['supply'], 'parts' => $row['parts']];
+            }
         }
 
         return $recipes;
@@ -103,13 +121,13 @@ final class Catalogue
     }
 
     /**
-     * A row as the season file has it.
+     * A row as the season file has it, its prices in the season's currency.
      *
      * @return array<string, mixed>
      *
      * @throws NotInCatalogue
      */
-    public function seasonRow(string $list, string $id): array
+    public function seasonRow(string $list, string $id, string $currency = PriceLevel::OWN): array
     {
         $row = match ($list) {
             'species' => ($this->species()[$id] ?? null)?->seasonRow(),
@@ -123,10 +141,20 @@ final class Catalogue
             'mats' => $this->mats()[$id] ?? null,
             'trayware' => $this->trayware()[$id] ?? null,
             'gear' => $this->gear()[$id] ?? null,
+            'nursery' => self::seasonRows('nursery', [])[$id] ?? null,
             default => null,
         };
 
-        return $row ?? throw new NotInCatalogue("The catalogue has no \"{$id}\" among its {$list}.");
+        if ($row === null) {
+            throw new NotInCatalogue("The catalogue has no \"{$id}\" among its {$list}.");
+        }
+        foreach (self::PRICES as $key) {
+            if (is_numeric($row[$key] ?? null) && $currency !== PriceLevel::OWN) {
+                $row[$key] = PriceLevel::of($currency)->price((float) $row[$key]);
+            }
+        }
+
+        return $row;
     }
 
     /**
@@ -140,7 +168,7 @@ final class Catalogue
 
             return is_string($source) ? $source : null;
         }
-        if (! in_array($file, ['species', 'containers', 'supplies', 'recipes', 'lamps', 'mats', 'gear'], true)) {
+        if (! in_array($file, ['species', 'containers', 'supplies', 'recipes', 'lamps', 'mats', 'gear', 'nursery'], true)) {
             return null;
         }
         foreach (CatalogueFile::rows($file) as $row) {
@@ -150,6 +178,19 @@ final class Catalogue
         }
 
         return null;
+    }
+
+    /**
+     * @param  array<string, string|int|float|bool|null>  $row
+     * @return array{temp_c: float, days: ?float, percent: float}
+     */
+    private static function germinationRow(array $row): array
+    {
+        return [
+            'temp_c' => (float) $row['temp_c'],
+            'days' => $row['days'] === null ? null : (float) $row['days'],
+            'percent' => (float) $row['percent'],
+        ];
     }
 
     /** @return array<string, array<string, mixed>> */

@@ -12,16 +12,17 @@ final readonly class SpeciesFacts
 
     /**
      * @param  string  $kind  vegetable, herb or flower
-     * @param  string  $start  indoors, direct or either
      * @param  list<array{temp_c: float, days: ?float, percent: float}>  $germination  by soil temperature
      * @param  ?string  $germinationSource  null without a table
-     * @param  float  $freshGermination  share of fresh seed that comes up
+     * @param  float  $freshGermination  share of fresh bought seed that comes up
+     * @param  ?float  $legalMinimum  share below which it may not be sold; null where no law names the species
      * @param  float  $longevityYears  until half of fresh seed is dead
      * @param  float  $daysToEmerge  where no table says better
-     * @param  string  $weeksBefore  the date the weeks count back from: plant_out or last_frost
+     * @param  int  $weeksFrom  from sowing to planting out
      * @param  int  $plantOutOffsetDays  days after the last frost
      * @param  bool  $tender  killed by frost
-     * @param  ?int  $bedSowOffsetDays  days after the last frost at which it is sown in the bed; null where it is not done
+     * @param  ?int  $outdoorSowOffsetDays  days after the last frost at which it is sown in pots outdoors; null where it is not done
+     * @param  ?int  $bedSowOffsetDays  the same in the bed
      * @param  string  $light  to germinate: light, dark or any
      * @param  int  $coldDays  of chilling before sowing
      * @param  float  $packetPrice  typical, to be put right
@@ -32,19 +33,20 @@ final readonly class SpeciesFacts
         public string $name,
         public string $latin,
         public string $kind,
-        public string $start,
+        public Raising $raising,
         public array $germination,
         public ?string $germinationSource,
         public float $freshGermination,
-        public string $freshSource,
+        public ?float $legalMinimum,
+        public ?string $legalSource,
         public float $longevityYears,
         public string $longevitySource,
         public float $daysToEmerge,
         public int $weeksFrom,
         public int $weeksTo,
-        public string $weeksBefore,
         public int $plantOutOffsetDays,
         public bool $tender,
+        public ?int $outdoorSowOffsetDays,
         public ?int $bedSowOffsetDays,
         public float $seedWidthMm,
         public float $sowingDepthMm,
@@ -60,9 +62,9 @@ final readonly class SpeciesFacts
 
     /**
      * @param  array<string, string|int|float|bool|null>  $row
-     * @param  list<array<string, string|int|float|bool|null>>  $table  germination rows of the species
+     * @param  list<array{temp_c: float, days: ?float, percent: float}>  $germination
      */
-    public static function of(array $row, array $table): self
+    public static function of(array $row, array $germination, ?string $germinationSource): self
     {
         $text = fn (string $key): string => (string) $row[$key];
         $number = fn (string $key): float => (float) $row[$key];
@@ -73,26 +75,20 @@ final readonly class SpeciesFacts
             $text('name'),
             $text('latin'),
             $text('kind'),
-            $text('start'),
-            array_map(
-                fn (array $cells): array => [
-                    'temp_c' => (float) $cells['temp_c'],
-                    'days' => $cells['days'] === null ? null : (float) $cells['days'],
-                    'percent' => (float) $cells['percent'],
-                ],
-                $table,
-            ),
-            $table === [] ? null : (string) $table[0]['source'],
+            Raising::from($text('raising')),
+            $germination,
+            $germinationSource,
             $number('fresh_germination'),
-            $text('fresh_source'),
+            $row['legal_minimum'] === null ? null : $number('legal_minimum'),
+            $row['legal_source'] === null ? null : $text('legal_source'),
             $number('longevity_years'),
             $text('longevity_source'),
             $number('days_to_emerge'),
             $whole('weeks_from'),
             $whole('weeks_to'),
-            $text('weeks_before'),
             $whole('plant_out_offset_days'),
             $row['tender'] === true,
+            $row['outdoor_sow_offset_days'] === null ? null : $whole('outdoor_sow_offset_days'),
             $row['bed_sow_offset_days'] === null ? null : $whole('bed_sow_offset_days'),
             $number('seed_width_mm'),
             $number('sowing_depth_mm'),

@@ -7,35 +7,52 @@ namespace JollyPenny\Core\Catalogue;
 /** Finds the species that words mean: "paste tomatoes", "chillies", "aubergine". */
 final readonly class SpeciesNames
 {
-    /** Other names people use. */
+    /** Other names of species. */
     private const ALSO = [
         'aubergine' => 'eggplant',
-        'courgette' => 'summer_squash',
-        'zucchini' => 'summer_squash',
-        'chilli' => 'hot_pepper',
-        'chili' => 'hot_pepper',
-        'jalapeno' => 'hot_pepper',
-        'bell pepper' => 'sweet_pepper',
-        'pepper' => 'sweet_pepper',
-        'corn' => 'sweet_corn',
-        'maize' => 'sweet_corn',
         'bean' => 'snap_bean',
-        'squash' => 'winter_squash',
-        'melon' => 'muskmelon',
-        'coriander' => 'cilantro',
-        'scallion' => 'bunching_onion',
-        'spring onion' => 'bunching_onion',
-        'silverbeet' => 'chard',
         'beetroot' => 'beet',
+        'bell of ireland' => 'bells_of_ireland',
+        'bell pepper' => 'sweet_pepper',
         'bok choy' => 'pak_choi',
-        'sprout' => 'brussels_sprouts',
-        'salad' => 'lettuce',
-        'sunflower' => 'sunflower',
+        'butter bean' => 'lima_bean',
+        'chili' => 'hot_pepper',
+        'chilli' => 'hot_pepper',
+        'coriander' => 'cilantro',
+        'corn' => 'sweet_corn',
+        'courgette' => 'summer_squash',
+        'cuke' => 'cucumber',
+        'green bean' => 'snap_bean',
         'lupine' => 'lupin',
+        'maize' => 'sweet_corn',
+        'melon' => 'muskmelon',
+        'pak choy' => 'pak_choi',
+        'pepper' => 'sweet_pepper',
+        'scabiosa' => 'scabious',
+        'scallion' => 'bunching_onion',
+        'silverbeet' => 'chard',
+        'spring onion' => 'bunching_onion',
+        'sprout' => 'brussels_sprouts',
+        'squash' => 'winter_squash',
         'tagetes' => 'marigold',
         'viola' => 'pansy',
-        'napa' => 'chinese_cabbage',
+        'zucchini' => 'summer_squash',
     ];
+
+    /** Kinds and varieties that tell the species and keep their name. */
+    private const KINDS = [
+        'cayenne' => 'hot_pepper',
+        'habanero' => 'hot_pepper',
+        'jalapeno' => 'hot_pepper',
+        'napa' => 'chinese_cabbage',
+        'poblano' => 'hot_pepper',
+        'romaine' => 'lettuce',
+        'salad' => 'lettuce',
+    ];
+
+    private const PLAIN_LETTERS = ['á' => 'a', 'à' => 'a', 'â' => 'a', 'ä' => 'a', 'ã' => 'a', 'å' => 'a', 'ç' => 'c', 'é' => 'e',
+        'è' => 'e', 'ê' => 'e', 'ë' => 'e', 'í' => 'i', 'ì' => 'i', 'î' => 'i', 'ï' => 'i', 'ñ' => 'n', 'ó' => 'o', 'ò' => 'o',
+        'ô' => 'o', 'ö' => 'o', 'õ' => 'o', 'ú' => 'u', 'ù' => 'u', 'û' => 'u', 'ü' => 'u'];
 
     /** @param  array<string, SpeciesFacts>  $species  by id */
     public function __construct(private array $species)
@@ -48,7 +65,7 @@ final readonly class SpeciesNames
         $words = ' '.self::plain($words).' ';
         $found = null;
         $length = 0;
-        foreach ($this->names() as $name => $id) {
+        foreach (self::KINDS + $this->names() as $name => $id) {
             if (strlen($name) > $length && str_contains($words, " {$name} ")) {
                 $found = $this->species[$id] ?? $found;
                 $length = strlen($name);
@@ -91,7 +108,7 @@ final readonly class SpeciesNames
     /** Lower case, one blank between words, each word in the singular. */
     private static function plain(string $words): string
     {
-        $lower = mb_strtolower((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', $words));
+        $lower = strtr(mb_strtolower((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', $words)), self::PLAIN_LETTERS);
         $singular = array_map(
             fn (string $word): string => match (true) {
                 preg_match('/(tomato|potato)es$/', $word) === 1 => substr($word, 0, -2),

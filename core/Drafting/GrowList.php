@@ -6,6 +6,7 @@ namespace JollyPenny\Core\Drafting;
 
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
+use JollyPenny\Core\Catalogue\Raising;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Season\Day;
 use stdClass;
@@ -49,8 +50,7 @@ final readonly class GrowList
                 'id' => $name,
                 'species' => $row,
                 'variety' => $name,
-                'packet_price' => $facts->packetPrice,
-                'seeds_per_packet' => $facts->seedsPerPacket,
+                ...$this->draft->catalogueRow('seed_lots', $species),
                 'packed_for' => Cell::whole($this->draft->document->year),
                 'meta' => (object) [SeasonDraft::MARK => $species],
             ],
@@ -66,21 +66,35 @@ final readonly class GrowList
         if (! ($row instanceof stdClass)) {
             throw new NotInCatalogue("There is no seed \"{$lot}\" in the drawer.");
         }
-        $bunch = $facts?->id === 'onion' || $facts?->id === 'leek';
-        $offers = array_filter($this->draft->rows('nursery'), fn (stdClass $offer): bool => $bunch || $offer->plants <= self::BUNCH);
+        $crop = (object) [
+            'id' => Cell::text($row->variety),
+            'lot' => $lot,
+            'wanted' => $wanted ?? self::WANTED,
+            'plant_out_offset_days' => $facts->plantOutOffsetDays ?? 7,
+            'outdoor_sow_offset_days' => $facts?->outdoorSowOffsetDays,
+            'bed_sow_offset_days' => $facts?->bedSowOffsetDays,
+            'cold_days' => $facts->coldDays ?? 0,
+            'nursery' => $this->offers($facts?->raising),
+        ];
+        $id = $this->draft->add('crops', $crop);
+        (new ReadyMade($this->draft))->suit($crop);
 
-        return $this->draft->add(
-            'crops',
-            (object) [
-                'id' => Cell::text($row->variety),
-                'lot' => $lot,
-                'wanted' => $wanted ?? self::WANTED,
-                'plant_out_offset_days' => $facts->plantOutOffsetDays ?? 7,
-                'bed_sow_offset_days' => $facts?->bedSowOffsetDays,
-                'cold_days' => $facts->coldDays ?? 0,
-                'nursery' => array_values(array_map(fn (stdClass $offer): string => Cell::text($offer->id), $offers)),
-            ],
+        return $id;
+    }
+
+    /**
+     * What nurseries sell of it: of roots nothing, of onions and leeks bunches too.
+     *
+     * @return list<string>
+     */
+    private function offers(?Raising $raising): array
+    {
+        $offers = $raising === Raising::Root ? [] : array_filter(
+            $this->draft->rows('nursery'),
+            fn (stdClass $offer): bool => $raising === Raising::Blanket || $offer->plants <= self::BUNCH,
         );
+
+        return array_values(array_map(fn (stdClass $offer): string => Cell::text($offer->id), $offers));
     }
 
     /**

@@ -6,24 +6,19 @@ namespace JollyPenny\Core\Drafting;
 
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
+use JollyPenny\Core\Catalogue\Raising;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Season\Setup;
 use stdClass;
 
 /**
- * Ready-made set-ups (catalogue/setups.json): a season's crops assigned as suits them. Large seed goes to pots, hardy crops
- * straight out, slow ones to heat, tender ones where it is warm, herbs by the clump.
+ * Ready-made set-ups (catalogue/setups.json), and the one of what somebody has: each crop by the first method of the set-up's list
+ * for such crops that is possible for it. Also for crops that come later.
  */
 final readonly class ReadyMade
 {
-    /** Seed this wide goes into a pot of its own, mm. */
-    private const LARGE_SEED_MM = 6.0;
-
     /** Planted out this long before the last frost, a crop is hardy. */
     private const HARDY_DAYS = -14;
-
-    /** Started this many weeks ahead, a crop is slow. */
-    private const SLOW_WEEKS = 10;
 
     public function __construct(private SeasonDraft $draft)
     {
@@ -36,84 +31,101 @@ final readonly class ReadyMade
      */
     public function add(string $id): string
     {
-        $made = $this->draft->catalogue->setups()[$id] ?? throw new NotInCatalogue("There is no ready-made set-up \"{$id}\".");
-        $overrides = new stdClass();
-        $method = $this->method(Cell::text($made['method'] ?? ''));
+        $plan = $this->plan($id) ?? throw new NotInCatalogue("There is no ready-made set-up \"{$id}\".");
+        $things = fn (string $list, ?string $place): array => array_map(
+            fn (string $row): string => $this->draft->ensure($list, $row, $place),
+            $plan->things[$list],
+        );
+        $bench = $plan->things['lights'] === [] && $plan->things['mats'] === [] ? null : $this->draft->place('bench');
+        $setup = (object) [
+            'id' => $id,
+            'name' => $this->draft->freeName('setups', $plan->name),
+            'method' => $this->method($plan, $plan->methods['else'][0]),
+            'overrides' => new stdClass(),
+            'lights' => $things('lights', $bench),
+            'mats' => $things('mats', $bench),
+            'appliances' => [],
+            'gear' => $things('gear', null),
+            'meta' => (object) [SeasonDraft::MARK => $id],
+        ];
         foreach ($this->draft->rows('crops') as $crop) {
-            $raised = $this->methodFor($crop, $made);
-            if ($raised !== $method) {
-                $overrides->{Cell::text($crop->id)} = $raised;
+            $method = $this->methodFor($crop, $plan);
+            if ($method !== $setup->method) {
+                $setup->overrides->{Cell::text($crop->id)} = $method;
             }
         }
-        $bench = ($made['lights'] ?? []) === [] && ($made['mats'] ?? []) === [] ? null : $this->draft->place('bench');
-        $things = fn (string $list, ?string $place): array => array_map(
-            fn (mixed $row): string => $this->draft->ensure($list, Cell::text($row), $place),
-            is_array($made[$list] ?? null) ? array_values($made[$list]) : [],
-        );
 
-        return $this->draft->add(
-            'setups',
-            (object) [
-                'id' => $id,
-                'name' => Cell::text($made['name'] ?? $id),
-                'method' => $method,
-                'overrides' => $overrides,
-                'lights' => $things('lights', $bench),
-                'mats' => $things('mats', $bench),
-                'appliances' => [],
-                'gear' => $things('gear', null),
-                'meta' => (object) [SeasonDraft::MARK => $id],
-            ],
-        );
+        return $this->draft->add('setups', $setup);
     }
 
-    /** @param  array<string, mixed>  $made */
-    private function methodFor(stdClass $crop, array $made): string
+    /** Gives a new crop, in every set-up of the season that was ready made, a method that suits it. */
+    public function suit(stdClass $crop): void
     {
-        foreach ($this->classes($crop) as $class) {
-            $method = $made[$class] ?? null;
-            if (is_string($method) && ($method !== Setup::NURSERY || ($crop->nursery ?? []) !== [])) {
-                return $this->method($method);
+        foreach ($this->draft->rows('setups') as $setup) {
+            $plan = $this->plan(SeasonDraft::markOf($setup) ?? '');
+            $method = $plan === null ? $setup->method : $this->methodFor($crop, $plan);
+            if ($method !== $setup->method) {
+                $this->draft->set(['setups', Cell::text($setup->id), 'overrides', Cell::text($crop->id)], $method);
+            }
+        }
+    }
+
+    private function plan(string $mark): ?SetupPlan
+    {
+        if ($mark === SetupPlan::OWN) {
+            return SetupPlan::ofWhatIsThere($this->draft);
+        }
+        $made = $this->draft->catalogue->setups()[$mark] ?? null;
+
+        return $made === null ? null : SetupPlan::ofCatalogue($made);
+    }
+
+    private function methodFor(stdClass $crop, SetupPlan $plan): string
+    {
+        $facts = $this->draft->factsOf($crop);
+        foreach ($this->classes($crop, $facts) as $class) {
+            foreach ($plan->methods[$class] ?? [] as $method) {
+                if ($this->isPossible($method, $crop)) {
+                    return $this->method($plan, $method);
+                }
             }
         }
 
-        return $this->method(Cell::text($made['method'] ?? ''));
+        return $this->method($plan, $plan->methods['else'][0]);
     }
 
     /** @return list<string> what the crop is, the most telling first */
-    private function classes(stdClass $crop): array
+    private function classes(stdClass $crop, ?SpeciesFacts $facts): array
     {
-        $facts = $this->facts($crop);
-        $offset = Cell::whole($crop->plant_out_offset_days ?? 0);
-        $hardy = ($crop->anchor ?? 'last_frost') === 'first_frost' || $offset <= self::HARDY_DAYS;
+        $hardy = ($crop->anchor ?? 'last_frost') === 'first_frost' || Cell::whole($crop->plant_out_offset_days ?? 0) <= self::HARDY_DAYS;
+        $raising = $facts === null ? ($hardy ? Raising::Cell : Raising::Potted) : $facts->raising;
+        $tender = $facts === null ? ! $hardy : $facts->tender;
 
-        return array_keys(
-            array_filter([
-                'direct' => $facts?->start === 'direct',
-                'large' => $facts !== null && $facts->seedWidthMm >= self::LARGE_SEED_MM,
-                'herb' => $facts !== null && $facts->kind === 'herb' && $facts->seedWidthMm < 2.0,
-                'slow' => $facts !== null && $facts->weeksTo >= self::SLOW_WEEKS,
-                'tender' => ! $hardy && $offset > 0,
-                'hardy' => $hardy,
-            ]),
-        );
+        $frost = $tender ? 'tender' : 'hardy';
+
+        return $raising === Raising::Root || $raising === Raising::Bed
+            ? [$raising->value, $frost, 'else']
+            : [$frost, $raising->value, 'else'];
     }
 
-    /** What the catalogue knows of the crop's species, by its mark or its name. */
-    private function facts(stdClass $crop): ?SpeciesFacts
+    /** In the bed or outdoors only what has a day for it; bought only what somebody sells. */
+    private function isPossible(string $method, stdClass $crop): bool
     {
-        $lots = array_column($this->draft->rows('seed_lots'), null, 'id');
-        $species =
-            array_column($this->draft->rows('species'), null, 'id')[Cell::text($lots[Cell::text($crop->lot ?? '')]->species ?? '')] ?? null;
-        if (! ($species instanceof stdClass)) {
-            return null;
-        }
-
-        return $this->draft->catalogue->recognise(SeasonDraft::markOf($species), Cell::text($species->name));
+        return match ($method) {
+            Setup::NURSERY => ($crop->nursery ?? []) !== [],
+            'bed', 'bed_row' => ($crop->bed_sow_offset_days ?? null) !== null,
+            'winter_jugs', 'fleece_pots' => ($crop->outdoor_sow_offset_days ?? null) !== null && ($method !== 'winter_jugs' || ! $this->isTender($crop)),
+            default => true,
+        };
     }
 
-    private function method(string $id): string
+    private function isTender(stdClass $crop): bool
     {
-        return $id === Setup::NURSERY ? $id : (new Schools($this->draft))->ensure($id);
+        return $this->draft->factsOf($crop)->tender ?? Cell::whole($crop->plant_out_offset_days ?? 0) > 0;
+    }
+
+    private function method(SetupPlan $plan, string $id): string
+    {
+        return $id === Setup::NURSERY ? $id : (new Schools($this->draft))->ensure($id, $plan->means);
     }
 }

@@ -11,27 +11,50 @@ use stdClass;
 /** Puts a school's method into a season: its stages with the season's own places, and what it is raised in. */
 final readonly class Schools
 {
+    private const CELLS = ['cell72', 'cell72_heavy'];
+
+    private const BOUGHT_POTS = ['pot6', 'pot7', 'pot9', 'pot10'];
+
+    /** What is done otherwise, where the name of the method has to say it. */
+    private const WORDS = [
+        'sill' => 'on the sill',
+        'no_mat' => 'without a mat',
+        'big_tub' => 'to saved tubs',
+        'newspaper' => 'to paper pots',
+    ];
+
     public function __construct(private SeasonDraft $draft)
     {
     }
 
     /**
+     * The school's method as it is done with what there is.
+     *
      * @return string the method's id in the season
      *
      * @throws NotInCatalogue
      */
-    public function ensure(string $id): string
+    public function ensure(string $id, Means $means = new Means(true, true)): string
     {
-        foreach ($this->draft->rows('methods') as $row) {
-            if (SeasonDraft::markOf($row) === $id) {
-                return Cell::text($row->id);
-            }
-        }
         $method = SeasonDraft::object(
             $this->draft->catalogue->methods()[$id] ?? throw new NotInCatalogue("The catalogue has no method \"{$id}\"."),
         );
+        $changed = [];
+        $standsIn = '';
+        foreach (Cell::rows($method->stages) as $stage) {
+            $standsIn = Cell::text($stage->container ?? $standsIn);
+            array_push($changed, ...$this->adapt($stage, $means, $standsIn));
+        }
+        $words = array_values(array_unique($changed));
+        $mark = implode(':', [$id, ...$words]);
+        foreach ($this->draft->rows('methods') as $row) {
+            if (SeasonDraft::markOf($row) === $mark) {
+                return Cell::text($row->id);
+            }
+        }
+        $method->name = implode(', ', [Cell::text($method->name), ...array_filter(array_map(fn (string $word): string => self::WORDS[$word] ?? '', $words))]);
         unset($method->school, $method->source);
-        $method->meta = (object) [SeasonDraft::MARK => $id];
+        $method->meta = (object) [SeasonDraft::MARK => $mark];
         $method->needs = array_map(fn (string $gear): string => $this->draft->ensure('gear', $gear), Cell::texts($method->needs ?? []));
         foreach (Cell::rows($method->extras ?? []) as $extra) {
             $extra->supply = $this->draft->ensure('supplies', Cell::text($extra->supply));
@@ -39,6 +62,41 @@ final readonly class Schools
         array_map($this->stage(...), Cell::rows($method->stages));
 
         return $this->draft->add('methods', $method);
+    }
+
+    /** The catalogue id in a method's mark. */
+    public static function schoolOf(string $mark): string
+    {
+        return explode(':', $mark)[0];
+    }
+
+    /** @return list<string> what is done otherwise */
+    private function adapt(stdClass $stage, Means $means, string $standsIn): array
+    {
+        $changed = [];
+        if (! $means->mats && ($stage->mat ?? false)) {
+            $stage->mat = false;
+            $changed[] = 'no_mat';
+        }
+        if (! $means->lamps && ($stage->light ?? false)) {
+            $stage->light = false;
+            $stage->place = ($stage->mat ?? false) ? 'bench' : 'sill';
+            $changed[] = 'sill';
+        }
+        if (! $means->trayware && ($stage->trayware ?? []) !== [] && ! in_array($standsIn, self::CELLS, true)) {
+            $stage->trayware = [];
+            $changed[] = 'no_trays';
+        }
+        if ($means->pots !== null && in_array($stage->container ?? '', self::BOUGHT_POTS, true)) {
+            $stage->container = $means->pots;
+            $changed[] = $means->pots;
+        }
+        if ($means->mix !== null && isset($this->draft->catalogue->recipes()[Cell::text($stage->mix ?? '')])) {
+            $stage->mix = $means->mix;
+            $changed[] = $means->mix;
+        }
+
+        return $changed;
     }
 
     private function stage(stdClass $stage): void

@@ -6,6 +6,9 @@ namespace JollyPenny\Core\Drafting;
 
 use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Catalogue\Cell;
+use JollyPenny\Core\Catalogue\NotInCatalogue;
+use JollyPenny\Core\Catalogue\PriceLevel;
+use JollyPenny\Core\Catalogue\SpeciesFacts;
 use stdClass;
 
 /**
@@ -77,15 +80,40 @@ final class SeasonDraft
                 return Cell::text($row->id);
             }
         }
-        $row = self::object($this->catalogue->seasonRow($list, $id));
+        $row = self::object($this->catalogueRow($list, $id));
         if ($place !== null) {
             $row->place = $place;
         }
-        foreach (Cell::rows($row->parts ?? null) as $part) {
+        foreach ([...Cell::rows($row->parts ?? null), ...Cell::rows($row->additives ?? null)] as $part) {
             $part->supply = $this->ensure('supplies', Cell::text($part->supply));
         }
 
         return $this->add($list, $row);
+    }
+
+    /**
+     * A row of the catalogue in this season's money.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws NotInCatalogue
+     */
+    public function catalogueRow(string $list, string $id): array
+    {
+        return $this->catalogue->seasonRow($list, $id, $this->currency());
+    }
+
+    /** What the catalogue asks for a row that came from it; null where the row or the key did not. */
+    public function cataloguePrice(string $list, stdClass $row, string $key): ?float
+    {
+        $mark = self::markOf($row);
+        try {
+            $price = $mark === null ? null : $this->catalogueRow($list, $mark)[$key] ?? null;
+        } catch (NotInCatalogue) {
+            return null;
+        }
+
+        return is_numeric($price) ? (float) $price : null;
     }
 
     /** What a method's stage is mixed from: a recipe, or a supply as it comes. */
@@ -94,18 +122,66 @@ final class SeasonDraft
         return $this->ensure(isset($this->catalogue->recipes()[$id]) ? 'mixes' : 'supplies', $id);
     }
 
-    /** The place that plays a part: bench, sill or outside. */
+    /** The season's currency, as far as the catalogue knows its prices: a file may be in any. */
+    private function currency(): string
+    {
+        $currency = Cell::text($this->document->currency ?? PriceLevel::OWN);
+
+        return isset(PriceLevel::all()[$currency]) ? $currency : PriceLevel::OWN;
+    }
+
+    /** A name that no row of the list has yet: the wish, or the wish and a number. */
+    public function freeName(string $list, string $wish): string
+    {
+        return self::freeAmong(array_map(fn (stdClass $row): string => Cell::text($row->name ?? ''), $this->rows($list)), $wish);
+    }
+
+    /** @param  list<string>  $taken */
+    public static function freeAmong(array $taken, string $wish): string
+    {
+        $name = $wish;
+        for ($n = 2; in_array($name, $taken, true); $n++) {
+            $name = "{$wish} ({$n})";
+        }
+
+        return $name;
+    }
+
+    /** What the catalogue knows of a crop's species, by its mark or its name. */
+    public function factsOf(stdClass $crop): ?SpeciesFacts
+    {
+        $lots = array_column($this->rows('seed_lots'), null, 'id');
+        $species = array_column($this->rows('species'), null, 'id')[Cell::text($lots[Cell::text($crop->lot ?? '')]->species ?? '')] ?? null;
+
+        return $species instanceof stdClass ? $this->catalogue->recognise(self::markOf($species), Cell::text($species->name)) : null;
+    }
+
+    /**
+     * Means by month, where the last frost comes in the second half of the year from July on.
+     *
+     * @param  list<float>  $northern
+     * @return list<float>
+     */
+    private function months(array $northern): array
+    {
+        $month = (int) substr(Cell::text($this->document->last_frost ?? ''), 5, 2);
+
+        return $month <= 6 ? $northern : [...array_slice($northern, 6), ...array_slice($northern, 0, 6)];
+    }
+
+    /** The place that plays a part: bench, sill, greenhouse or outside. */
     public function place(string $part): string
     {
         $lit = array_column($this->rows('lights'), 'place', 'place');
         $best = null;
         foreach ($this->rows('places') as $place) {
             $outdoors = ($place->outdoors ?? false) === true;
+            $house = preg_match('/greenhouse|tunnel|cold ?frame/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
             $sill = preg_match('/sill|window/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
-            if (self::markOf($place) === $part || ($part === 'outside' && $outdoors) || ($part === 'sill' && $sill && ! $outdoors)) {
+            if (self::markOf($place) === $part || ($part === 'outside' && $outdoors) || ($part === 'sill' && $sill && ! $outdoors) || ($part === 'greenhouse' && $house && ! $outdoors)) {
                 return Cell::text($place->id);
             }
-            if ($part === 'bench' && ! $outdoors && ! $sill && ($best === null || isset($lit[Cell::text($place->id)]))) {
+            if ($part === 'bench' && ! $outdoors && ! $sill && ! $house && ($best === null || isset($lit[Cell::text($place->id)]))) {
                 $best = Cell::text($place->id);
             }
         }
@@ -125,9 +201,18 @@ final class SeasonDraft
                         'sill' => [
                             'id' => 'sill',
                             'name' => 'Sunny windowsill',
-                            'temp_c' => [16.0, 16.5, 17.5, 18.5, 20.0, 22.0, 24.0, 24.0, 22.0, 19.5, 17.5, 16.5],
+                            'temp_c' => $this->months([16.0, 16.5, 17.5, 18.5, 20.0, 22.0, 24.0, 24.0, 22.0, 19.5, 17.5, 16.5]),
+                            'daylight' => $this->months([4.0, 5.5, 7.5, 9.0, 10.0, 10.5, 10.5, 10.0, 9.0, 7.0, 4.5, 3.5]),
                             'flats' => 3,
                             'meta' => [self::MARK => 'sill'],
+                        ],
+                        'greenhouse' => [
+                            'id' => 'greenhouse',
+                            'name' => 'Cold greenhouse',
+                            'temp_c' => $this->months([4.0, 5.0, 8.0, 12.0, 16.0, 20.0, 23.0, 22.0, 18.0, 13.0, 8.0, 5.0]),
+                            'heated' => false,
+                            'flats' => 6,
+                            'meta' => [self::MARK => 'greenhouse'],
                         ],
                         default => [
                             'id' => 'outside',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Drafting;
 
+use JollyPenny\Core\Catalogue\NotInCatalogue;
+use JollyPenny\Core\Catalogue\PriceLevel;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\Season;
 use stdClass;
@@ -32,9 +34,14 @@ final readonly class Starter
         'dome' => 2,
     ];
 
-    /** @param  list<string>  $have  keys of THINGS */
+    /**
+     * @param  list<string>  $have  keys of THINGS
+     *
+     * @throws NotInCatalogue where prices in that currency are not known
+     */
     public static function season(string $name, Day $lastFrost, float $rate, string $currency, bool $metric, array $have): stdClass
     {
+        PriceLevel::of($currency);
         $draft = new SeasonDraft(
             SeasonDraft::object([
                 'format' => Season::FORMAT,
@@ -47,47 +54,50 @@ final readonly class Starter
                 'electricity' => ['rate' => $rate],
                 'crops' => [],
                 'setups' => [],
-                'nursery' => [
-                    ['id' => 'six', 'name' => 'Six-pack', 'plants' => 6, 'price' => 5.49],
-                    ['id' => 'single', 'name' => 'Single pot', 'plants' => 1, 'price' => 4.75],
-                ],
+                'nursery' => [],
             ]),
         );
-        $made = new ReadyMade($draft);
-        foreach (self::setups($have) as $setup) {
-            $made->add($setup);
-        }
-        $draft->document->feed = (object) ['supply' => $draft->ensure('supplies', 'fish'), 'dose_per_l' => 0.004, 'litres_per_flat' => 1.0];
+        $draft->ensure('nursery', 'six');
+        $draft->ensure('nursery', 'single');
         foreach ($have as $thing) {
             foreach (self::THINGS[$thing] ?? [] as [$list, $id]) {
                 self::own($draft, $list, $id);
             }
+        }
+        $draft->document->feed = (object) ['supply' => $draft->ensure('supplies', 'fish'), 'dose_per_l' => 0.004, 'litres_per_flat' => 1.0];
+        $made = new ReadyMade($draft);
+        foreach ([SetupPlan::OWN, ...self::others($have)] as $setup) {
+            $made->add($setup);
         }
 
         return $draft->document;
     }
 
     /**
+     * Ways to compare with.
+     *
      * @param  list<string>  $have
-     * @return list<string> the likeliest way first
+     * @return list<string>
      */
-    private static function setups(array $have): array
+    private static function others(array $have): array
     {
         $wishes = [
-            'trays_led_mat' => array_intersect(['led', 'mat', 'trays', 'shelf'], $have) !== [],
+            'trays_led_mat' => true,
             'saved_old_lamp' => array_intersect(['old_lamp', 'saved_pots'], $have) !== [],
             'jugs_tender_bought' => in_array('jugs', $have, true),
+            'kit_on_sill' => true,
+            'buy_it_all' => true,
         ];
-        $first = array_keys(array_filter($wishes));
 
-        return [...$first, ...array_diff(['kit_on_sill', 'trays_led_mat'], $first), 'buy_it_all'];
+        return array_keys(array_filter($wishes));
     }
 
     private static function own(SeasonDraft $draft, string $list, string $id): void
     {
-        foreach ($draft->rows($list) as $row) {
-            if (SeasonDraft::markOf($row) === $id) {
-                isset(self::UNITS_OWNED[$id]) ? ($row->owned_units = self::UNITS_OWNED[$id]) : ($row->owned = true);
+        $row = $draft->ensure($list, $id, in_array($list, ['lights', 'mats'], true) ? $draft->place('bench') : null);
+        foreach ($draft->rows($list) as $one) {
+            if ($one->id === $row) {
+                isset(self::UNITS_OWNED[$id]) ? ($one->owned_units = self::UNITS_OWNED[$id]) : ($one->owned = true);
             }
         }
     }

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Editing;
 
+use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Catalogue\Cell;
+use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Season\File\SeasonSchema;
 use stdClass;
 
 /**
  * What has to go along with a change: the names of a row that is taken out, where they stand in lists or as keys (anywhere
- * else it is still in use, and the check refuses); a crop's wanted plants with what they are for.
+ * else it is still in use, and the check refuses); a crop's wanted plants with what they are for; the catalogue's prices with the
+ * currency.
  */
 final class GoesAlong
 {
@@ -22,6 +26,7 @@ final class GoesAlong
             count($keys) === 2 && $change->to === null => [...self::names($document, (string) $keys[0], (string) $keys[1]), $change],
             count($keys) === 3 && $keys[0] === 'crops' && $keys[2] === 'wanted' => self::wanted($document, $change),
             count($keys) === 3 && $keys[0] === 'crops' && $keys[2] === 'split' => self::split($document, $change),
+            $keys === ['currency'] => self::prices($document, $change),
             default => [$change],
         };
     }
@@ -47,6 +52,29 @@ final class GoesAlong
                     $changes[] = Change::in($document, $path, $value);
                 } elseif (is_array($value)) {
                     $changes[] = Change::in($document, $path, array_values(array_filter($value, fn (mixed $one): bool => $one !== $id)));
+                }
+            }
+        }
+
+        return $changes;
+    }
+
+    /** @return list<Change> what still has the catalogue's price has it in the new money too; prices of one's own stay */
+    private static function prices(stdClass $document, Change $change): array
+    {
+        $changes = [$change];
+        if (! is_string($change->to)) {
+            return $changes;
+        }
+        [$before, $after] = [new SeasonDraft($document), new SeasonDraft((object) ['currency' => $change->to])];
+        foreach (array_keys(SeasonSchema::get()->lists) as $list) {
+            foreach ($before->rows($list) as $row) {
+                foreach (Catalogue::PRICES as $key) {
+                    $price = $before->cataloguePrice($list, $row, $key);
+                    if ($price !== null && SameValue::is($price, $row->{$key} ?? null)) {
+                        $path = new DocumentPath([$list, Cell::text($row->id), $key]);
+                        $changes[] = Change::in($document, $path, $after->cataloguePrice($list, $row, $key));
+                    }
                 }
             }
         }

@@ -6,6 +6,7 @@ namespace JollyPenny\Core\Tasks;
 
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Catalogue\Raising;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Planning\CropPlan;
@@ -48,7 +49,7 @@ final readonly class Timing
         $weeks = (int) round($days / self::WEEK);
 
         return match (true) {
-            $facts->start === 'direct' && $days > self::TAP_ROOT_DAYS => new TimingNote(
+            self::isSownWhereItGrows($facts) && $plan->stages[0]->container?->singleUse !== true && $days > self::TAP_ROOT_DAYS => new TimingNote(
                 $plan->crop->id,
                 'tap_root',
                 "{$name} stands {$days} days in its container; with its root it is better sown where it grows, or planted out within three weeks.",
@@ -65,5 +66,10 @@ final readonly class Timing
             ),
             default => null,
         };
+    }
+
+    private static function isSownWhereItGrows(SpeciesFacts $facts): bool
+    {
+        return in_array($facts->raising, [Raising::Root, Raising::Bed], true);
     }
 }

@@ -11,13 +11,16 @@ use ResourceBundle;
  * Currencies: how many decimals (ISO 4217, the exceptions from memory: ICU's own differ for a few that have lost their small
  * coins), and their signs and names in English (ICU).
  */
-final readonly class Currency
+final class Currency
 {
     private const NONE = ['BIF', 'CLP', 'DJF', 'GNF', 'ISK', 'JPY', 'KMF', 'KRW', 'PYG', 'RWF', 'UGX', 'VND', 'VUV', 'XAF', 'XOF', 'XPF'];
 
     private const THREE = ['BHD', 'IQD', 'JOD', 'KWD', 'LYD', 'OMR', 'TND'];
 
-    public function __construct(public string $code, public string $name, public string $sign)
+    /** @var ?list<string> codes */
+    private static ?array $inUse = null;
+
+    public function __construct(public readonly string $code, public readonly string $name, public readonly string $sign)
     {
     }
 
@@ -30,6 +33,13 @@ final readonly class Currency
     public static function exceptions(): array
     {
         return array_fill_keys(self::NONE, 0) + array_fill_keys(self::THREE, 3);
+    }
+
+    public static function isInUse(string $code): bool
+    {
+        self::$inUse ??= array_column(self::all(), 'code');
+
+        return in_array($code, self::$inUse, true);
     }
 
     /** @return list<self> those in use somewhere, by code */

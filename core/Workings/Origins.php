@@ -65,7 +65,7 @@ final readonly class Origins
             return ['you', null];
         }
         try {
-            $known = SeasonDraft::object($this->catalogue->seasonRow($list, $mark));
+            $known = SeasonDraft::object((new SeasonDraft($this->document, $this->catalogue))->catalogueRow($list, $mark));
         } catch (NotInCatalogue) {
             return ['you', null];
         }

@@ -32,8 +32,12 @@ it('reads a list as people write it', function (string $text, array $lines) {
     'spreadsheet cells' => ["Tomato\tSunday Sauce\t8\nOnions\t\t60\n", [[8, 'tomato', 'Sunday Sauce'], [60, 'onion', '']]],
     'the number last' => ['cherry tomatoes 4', [[4, 'cherry_tomato', '']]],
     'other names' => [
-        '3 aubergines; 5 jalapeno peppers; 10 spring onions',
-        [[3, 'eggplant', ''], [5, 'hot_pepper', ''], [10, 'bunching_onion', '']],
+        '3 aubergines; 6 cukes; 10 spring onions; 4 scabiosa; 2 pak choy; 3 bells of Ireland',
+        [[3, 'eggplant', ''], [6, 'cucumber', ''], [10, 'bunching_onion', ''], [4, 'scabious', ''], [2, 'pak_choi', ''], [3, 'bells_of_ireland', '']],
+    ],
+    'kinds that keep their name' => [
+        '5 jalapeño peppers, 2 Habanero, 6 Red Habanero hot pepper',
+        [[5, 'hot_pepper', 'jalapeño'], [2, 'hot_pepper', 'Habanero'], [6, 'hot_pepper', 'Red Habanero']],
     ],
     'a thousand' => ['1,200 lettuce', [[1200, 'lettuce', '']]],
     'what nobody knows' => ['4 moonfruit', [[4, null, 'moonfruit']]],

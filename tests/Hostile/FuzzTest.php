@@ -25,6 +25,7 @@ it('answers whatever is sent without failing, and leaves no season that cannot b
 
             continue;
         }
+        $waits = 0;
         $sent++;
         $statuses[$status] = ($statuses[$status] ?? 0) + 1;
         $slowest = $seconds > $slowest[0] ? [$seconds, "{$verb} {$path}"] : $slowest;

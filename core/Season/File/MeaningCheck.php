@@ -9,6 +9,7 @@ use InvalidArgumentException;
 use JollyPenny\Core\Season\ClockTime;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Season\Stage;
+use JollyPenny\Core\Units\Currency;
 use Nette\Utils\Helpers;
 use stdClass;
 
@@ -42,6 +43,7 @@ final class MeaningCheck
         foreach (
             [
                 $this->size(),
+                $this->money(),
                 $this->times(),
                 $this->references(),
                 $this->places(),
@@ -144,6 +146,15 @@ final class MeaningCheck
                 'The list wants '.number_format($wanted).' plants in all.',
                 'Keep it to '.number_format(self::MOST_WANTED).', or part it into two seasons.',
             );
+        }
+    }
+
+    /** @return Generator<Fault> */
+    private function money(): Generator
+    {
+        $code = $this->season->text('currency');
+        if ($code !== null && ! Currency::isInUse($code)) {
+            yield $this->season->fault('currency', "\"{$code}\" is no currency in use.", 'Give the three letters of ISO 4217, such as USD.');
         }
     }
 

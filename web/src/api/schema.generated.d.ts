@@ -1667,8 +1667,7 @@ export interface components {
             latin: string;
             /** @description vegetable, herb or flower */
             kind: string;
-            /** @description indoors, direct or either */
-            start: string;
+            raising: components["schemas"]["Raising"];
             /** @description by soil temperature */
             germination: {
                 temp_c: number;
@@ -1677,23 +1676,26 @@ export interface components {
             }[];
             /** @description null without a table */
             germinationSource: string | null;
-            /** @description share of fresh seed that comes up */
+            /** @description share of fresh bought seed that comes up */
             freshGermination: number;
-            freshSource: string;
+            /** @description share below which it may not be sold; null where no law names the species */
+            legalMinimum: number | null;
+            legalSource: string | null;
             /** @description until half of fresh seed is dead */
             longevityYears: number;
             longevitySource: string;
             /** @description where no table says better */
             daysToEmerge: number;
+            /** @description from sowing to planting out */
             weeksFrom: number;
             weeksTo: number;
-            /** @description the date the weeks count back from: plant_out or last_frost */
-            weeksBefore: string;
             /** @description days after the last frost */
             plantOutOffsetDays: number;
             /** @description killed by frost */
             tender: boolean;
-            /** @description days after the last frost at which it is sown in the bed; null where it is not done */
+            /** @description days after the last frost at which it is sown in pots outdoors; null where it is not done */
+            outdoorSowOffsetDays: number | null;
+            /** @description the same in the bed */
             bedSowOffsetDays: number | null;
             seedWidthMm: number;
             sowingDepthMm: number;
@@ -1709,6 +1711,8 @@ export interface components {
             caution: string | null;
             source: string;
         };
+        /** @enum {string} */
+        Raising: "root" | "bed" | "pot" | "heat" | "potted" | "cell" | "clump" | "blanket";
         /**
          * @description Currencies: how many decimals (ISO 4217, the exceptions from memory: ICU's own differ for a few that have lost their small
          *     coins), and their signs and names in English (ICU).
@@ -1717,6 +1721,20 @@ export interface components {
             code: string;
             name: string;
             sign: string;
+        };
+        /**
+         * @description What the catalogue's prices, in US dollars, come to in another currency: a typical level, to be put right by what one really
+         *     pays, in the steps in which shops there write prices.
+         */
+        PriceLevel: {
+            currency: string;
+            /** @description money for goods that cost a dollar */
+            level: number;
+            /** @description the smallest amount of a shop's prices there */
+            step: number;
+            /** @description ISO 3166 codes */
+            regions: string[];
+            source: string;
         };
         /** @description Set-ups side by side: what each cannot supply, each crop's cheapest way, and the advice. *\/ */
         Comparison: {
@@ -2047,6 +2065,7 @@ export interface components {
                 [key: string]: string;
             };
             currencies: components["schemas"]["Currency"][];
+            price_levels: components["schemas"]["PriceLevel"][];
             setups: {
                 id: string;
                 name: string;

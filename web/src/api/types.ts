@@ -28,6 +28,7 @@ export type Term = Shapes['Term'];
 export type Choice = Shapes['CropChoice'];
 export type Warned = Shapes['Warned'];
 export type SpeciesFacts = Shapes['SpeciesFacts'];
+export type PriceLevel = Shapes['PriceLevel'];
 export type Work = Shapes['Work'];
 export type Compared = Shapes['Compared'];
 export type SetupYears = Shapes['SetupYears'];

@@ -1,10 +1,19 @@
 import { Select } from 'antd';
 import { useCatalogue } from '../season/useCatalogue';
 
-/** One of the world's currencies, found by its code or its name. */
-export function CurrencySelect({ value, onChange }: { value?: string; onChange?: (code: string) => void }) {
+/** One of the world's currencies, found by its code or its name; with `priced` one in which the catalogue knows prices. */
+export function CurrencySelect({
+  value,
+  onChange,
+  priced = false,
+}: {
+  value?: string;
+  onChange?: (code: string) => void;
+  priced?: boolean;
+}) {
   const { data } = useCatalogue();
-  const known = data?.currencies ?? [];
+  const levels = new Set((data?.price_levels ?? []).map(({ currency }) => currency));
+  const known = (data?.currencies ?? []).filter(({ code }) => !priced || levels.has(code));
   const options = known.map(({ code, name }) => ({ value: code, label: `${code}, ${name}` }));
   return (
     <Select

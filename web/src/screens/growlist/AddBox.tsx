@@ -18,9 +18,9 @@ interface Option {
 }
 
 const weeks = (facts: SpeciesFacts): string => {
-  if (facts.start === 'direct') return 'sown where it grows';
+  if (facts.raising === 'root' || facts.raising === 'bed') return 'sown where it grows';
   const span = facts.weeksFrom === facts.weeksTo ? facts.weeksFrom : `${facts.weeksFrom} to ${facts.weeksTo}`;
-  return `${span} weeks before ${facts.weeksBefore === 'plant_out' ? 'planting out' : 'the last frost'}`;
+  return `${span} weeks before planting out`;
 };
 
 /** Adds crops: two letters find a species or seed from the drawer; a pasted or typed list adds several at once. */

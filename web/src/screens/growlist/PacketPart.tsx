@@ -4,6 +4,7 @@ import type { Choice } from '../../api/types';
 import { EditNumber } from '../../edit/EditNumber';
 import { EditText } from '../../edit/EditText';
 import { useStore } from '../../season/SeasonContext';
+import { useCatalogue } from '../../season/useCatalogue';
 import { money, moneySign } from '../../words/money';
 import { odds } from '../../words/sowing';
 import type { PanelProps } from './CropPanel';
@@ -21,6 +22,9 @@ export function PacketPart({
   const store = useStore();
   const save = (key: string, label: string) => (to: unknown) =>
     store.change([{ path: ['seed_lots', lot.id, key], to }], `${label}, ${lot.variety}`);
+  const { data: catalogue } = useCatalogue();
+  const law = catalogue?.species.find(({ id }) => id === species?.meta?.catalogue);
+  const alive = line.alive_of_hundred / 100;
   const own = lot.seeds_per_packet === null;
   const pinch = (to: boolean) =>
     store.apply(
@@ -103,6 +107,12 @@ export function PacketPart({
         parse={parseTest}
         save={save('test', 'own test')}
       />
+      {law?.legalMinimum && (
+        <p className="quiet" data-test="law" title={law.legalSource ?? undefined}>
+          Bought seed of it may not be sold below {Math.round(law.legalMinimum * 100)} of 100 in the United States
+          {alive < law.legalMinimum ? '; this packet is below that.' : '.'}
+        </p>
+      )}
       <p className="quiet" data-test="age">
         {fresh}
         {line.come_up_of_hundred === null ? '.' : `; where you sow it ${line.come_up_of_hundred} come up.`}

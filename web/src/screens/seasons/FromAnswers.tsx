@@ -2,9 +2,11 @@ import { useMutation } from '@tanstack/react-query';
 import { Button, Checkbox, Form, Input, Radio } from 'antd';
 import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
+import type { PriceLevel } from '../../api/types';
 import { boundsOf } from '../../edit/bounds';
 import { CurrencySelect } from '../../edit/CurrencySelect';
 import { parseNumber } from '../../edit/numbers';
+import { useCatalogue } from '../../season/useCatalogue';
 import { isDate } from '../../words/dates';
 import s from './seasons.module.css';
 
@@ -26,22 +28,31 @@ interface Answers {
   have: string[];
 }
 
-const defaults = (): Answers => {
-  const us = navigator.language.endsWith('US');
+/** Where inches are in everyday use. */
+const INCHES = ['US', 'LR', 'MM'];
+
+const defaults = (levels: PriceLevel[]): Answers => {
+  const region = new Intl.Locale(navigator.language).maximize().region ?? 'US';
   const now = new Date();
   const year = now.getMonth() >= 6 ? now.getFullYear() + 1 : now.getFullYear();
   return {
     last_frost: `${year}-05-15`,
     rate: '0.18',
-    currency: us || !navigator.language.endsWith('GB') ? 'USD' : 'GBP',
-    metric: !us && !navigator.language.startsWith('en-US'),
+    currency: levels.find(({ regions }) => regions.includes(region))?.currency ?? 'USD',
+    metric: !INCHES.includes(region),
     have: [],
   };
 };
 
 /** When is your last frost, what does a kWh cost, what do you have already: all else has a default to change later. */
 export function FromAnswers({ made }: { made: (id: number) => void }) {
-  const [initial] = useState(defaults);
+  const { data, error } = useCatalogue();
+  if (error) return <p className="trouble">{words(error)}</p>;
+  return data ? <Questions levels={data.price_levels} made={made} /> : null;
+}
+
+function Questions({ levels, made }: { levels: PriceLevel[]; made: (id: number) => void }) {
+  const [initial] = useState(() => defaults(levels));
   const start = useMutation({
     mutationFn: (answers: Answers) => {
       const rate = parseNumber(answers.rate, boundsOf('electricity.rate'));
@@ -86,7 +97,7 @@ export function FromAnswers({ made }: { made: (id: number) => void }) {
           <Input inputMode="decimal" aria-label="Price of a kWh" style={{ width: 110 }} />
         </Form.Item>
         <Form.Item name="currency" noStyle>
-          <CurrencySelect />
+          <CurrencySelect priced />
         </Form.Item>
       </Form.Item>
       <Form.Item name="have" label="What do you have already?">
