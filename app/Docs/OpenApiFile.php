@@ -113,7 +113,7 @@ final class OpenApiFile
                 'stacks' => $stacks,
             ]),
             'Years' => self::object(['setups' => $list($years)]),
-            'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'work' => $whole], ['ready_made', 'copy', 'work']),
+            'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'fit' => $text, 'work' => $whole], ['ready_made', 'copy', 'fit', 'work']),
             'NewWork' => self::object(['kind' => $workKind, 'setup' => $text]),
             'Work' => self::object([
                 'id' => $whole,

@@ -6,42 +6,79 @@ namespace JollyPenny\Core\Choosing;
 
 use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Results\SetupResult;
+use JollyPenny\Core\Years\YearsCosting;
 
-/** What to do, from the cheapest set-up that supplies the list: grow these, buy those. */
+/** What to do, from the set-up that stands first: grow these, buy those. */
 final readonly class Advice
 {
+    /** Seasons in which what was bought may have paid for itself. */
+    private const SEASONS = 10;
+
     /**
+     * @param  ?Fitted  $fitted  what has to be added to it; null where it has room as it is
      * @param  list<string>  $grow  crops
      * @param  list<string>  $along  crops that pay only because the bench is running anyway
      * @param  list<string>  $buy  crops it buys, or would do better to
      * @param  float  $cost  money to fill the list
-     * @param  ?float  $saves  money against buying everything
+     * @param  ?float  $saves  money against buying the same plants; null where it grows nothing that one could buy
+     * @param  ?float  $p_keep  chance that it saves anything
+     * @param  bool  $qualifies  supplies the list, with light, warmth and room for all of it
+     * @param  float  $missing  plants
+     * @param  ?int  $payback_season  in which what was bought for it has paid for itself; null where it has not within ten
      */
     private function __construct(
         public string $setup,
+        public ?Fitted $fitted,
         public array $grow,
         public array $along,
         public array $buy,
         public float $cost,
         public ?float $saves,
+        public ?float $p_keep,
+        public bool $qualifies,
+        public float $missing,
+        public ?int $payback_season,
     ) {
     }
 
-    public static function of(SetupResult $result): self
+    public static function of(Standing $standing, string $id, ?Fitted $fitted): self
     {
+        $result = $standing->result;
         $with = fn (string ...$verdicts): array => array_column(
             array_filter($result->crops, fn (CropResult $crop): bool => in_array($crop->verdict, $verdicts, true)),
             'id',
         );
         $bought = array_column(array_filter($result->crops, fn (CropResult $crop): bool => ! $crop->grown && $crop->cost !== null), 'id');
+        $growsWhatIsSold = self::growsWhatIsSold($result);
 
         return new self(
-            $result->id,
+            $id,
+            $standing->isFitted ? $fitted : null,
             $with('grow', 'grow_only'),
             $with('grow_along'),
             [...$with('buy', 'buy_only'), ...$bought],
             $result->fill_cost,
-            $result->keep,
+            $growsWhatIsSold ? $result->keep : null,
+            $growsWhatIsSold ? $result->p_keep : null,
+            $standing->qualifies(),
+            $result->missing,
+            $growsWhatIsSold ? self::payback($standing) : null,
         );
+    }
+
+    private static function payback(Standing $standing): ?int
+    {
+        return (new YearsCosting($standing->costing->season, self::SEASONS, costing: $standing->costing))->setup($standing->setup)->payback_season;
+    }
+
+    private static function growsWhatIsSold(SetupResult $result): bool
+    {
+        foreach ($result->crops as $crop) {
+            if ($crop->grown && $crop->buy_cost !== null) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Choosing;
 
 use JollyPenny\Core\Results\SetupResult;
+use JollyPenny\Core\Season\Container;
 use JollyPenny\Core\Season\Season;
 
 /** One set-up of a comparison. */
 final readonly class ComparedSetup
 {
+    private const LACKS = ['too_cold', 'too_hot', 'frost', 'no_light', 'no_mat', 'dim'];
+
     /**
      * @param  bool  $fair  whether it supplies the list, so that its price compares with the others'
      * @param  bool  $fair_priced_in  whether it would with those plants bought that it cannot supply
@@ -17,6 +20,11 @@ final readonly class ComparedSetup
      * @param  ?float  $priced_in  money for one plant with those of them that somebody sells bought too; null where there are none
      * @param  float  $still_missing  plants then still missing
      * @param  float  $electricity  kWh
+     * @param  ?Fitted  $fitted  with lamps and mats enough, where it is crowded for want of them
+     * @param  int  $rank  1 is the first of all
+     * @param  bool  $qualifies  as it stands in the ranking: supplies the list, with light, warmth and room for all of it
+     * @param  list<array{code: string, crops: int}>  $lacks  light, warmth or time, and for how many crops
+     * @param  list<array{name: string, packs: int, cost: float}>  $to_buy  lasting things it does not have yet
      */
     private function __construct(
         public string $id,
@@ -26,10 +34,15 @@ final readonly class ComparedSetup
         public ?float $priced_in,
         public float $still_missing,
         public float $electricity,
+        public ?Fitted $fitted,
+        public int $rank,
+        public bool $qualifies,
+        public array $lacks,
+        public array $to_buy,
     ) {
     }
 
-    public static function of(SetupResult $result, Season $season): self
+    public static function of(SetupResult $result, Season $season, ?Fitted $fitted, int $rank, bool $qualifies): self
     {
         $unsupplied = [];
         $cost = $result->fill_cost;
@@ -48,6 +61,39 @@ final readonly class ComparedSetup
         $stillMissing = $result->missing - ($plants - $result->filled);
 
         return new self($result->id, $result->isFair(), $stillMissing < SetupResult::FAIR, $unsupplied,
-            $plants > $result->filled ? $cost / $plants : null, $stillMissing, array_sum($result->kwh));
+            $plants > $result->filled ? $cost / $plants : null, $stillMissing, array_sum($result->kwh),
+            $fitted, $rank, $qualifies, self::lacks($result), self::toBuy($result, $season));
+    }
+
+    /** @return list<array{code: string, crops: int}> */
+    private static function lacks(SetupResult $result): array
+    {
+        $counts = array_count_values(array_merge(...array_column($result->crops, 'warnings'), ...[[]]));
+        $lacks = [];
+        foreach (self::LACKS as $code) {
+            if (isset($counts[$code])) {
+                $lacks[] = ['code' => $code, 'crops' => $counts[$code]];
+            }
+        }
+
+        return $lacks;
+    }
+
+    /** @return list<array{name: string, packs: int, cost: float}> dearest first */
+    private static function toBuy(SetupResult $result, Season $season): array
+    {
+        $lists = ['container' => array_filter($season->containers, fn (Container $container): bool => ! $container->singleUse),
+            'trayware' => $season->trayware, 'light' => $season->lights, 'mat' => $season->mats, 'appliance' => $season->appliances,
+            'gear' => $season->gear];
+        $things = [];
+        foreach ($result->shopping as $line) {
+            $name = array_column($lists[$line->kind] ?? [], 'name', 'id')[$line->id] ?? null;
+            if ($name !== null && $line->cost > 0.0) {
+                $things[] = ['name' => $name, 'packs' => $line->packs, 'cost' => $line->cost];
+            }
+        }
+        usort($things, fn (array $a, array $b): int => $b['cost'] <=> $a['cost']);
+
+        return $things;
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Choosing;
 
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Results\SetupResult;
-use JollyPenny\Core\Season\Season;
 
-/** Set-ups side by side: what each cannot supply, each crop's cheapest way, and the advice. */
+/** Set-ups side by side: what each cannot supply, what it comes to with room enough, each crop's cheapest way, and the advice. */
 final readonly class Comparison
 {
     /** Prices that differ by less than this are equal. */
@@ -16,9 +16,9 @@ final readonly class Comparison
     /**
      * @param  ?float  $nursery  price of one plant of the list at the nursery
      * @param  list<ComparedSetup>  $setups
-     * @param  array<string, ?string>  $cheapest  set-up in which a crop costs least, by crop
+     * @param  array<string, ?string>  $cheapest  set-up in which a crop costs least, of those that can be followed, by crop
      * @param  array<string, ?float>  $bought_each  price of one bought plant, by crop
-     * @param  ?Advice  $advice  what the cheapest fair set-up comes down to
+     * @param  ?Advice  $advice  what the set-up that stands first comes down to
      */
     private function __construct(
         public ?float $nursery,
@@ -29,55 +29,66 @@ final readonly class Comparison
     ) {
     }
 
-    /** @param  list<SetupResult>  $results */
-    public static function of(array $results, Season $season): self
+    public static function of(SeasonCosting $costing): self
     {
-        $setups = array_map(fn (SetupResult $result): ComparedSetup => ComparedSetup::of($result, $season), $results);
+        $season = $costing->season;
+        $results = $fitted = $standings = [];
+        foreach ($season->setups as $setup) {
+            $results[$setup->id] = $result = $costing->setup($setup);
+            [$fitted[$setup->id], $standing] = Fitted::of($result, $season, $setup) ?? [null, null];
+            $standings[$setup->id] = $standing ?? new Standing($costing, $setup);
+        }
+        uasort($standings, fn (Standing $a, Standing $b): int => $a->compare($b));
+        $ranks = array_flip(array_keys($standings));
+        $setups = array_map(
+            fn (SetupResult $result): ComparedSetup => ComparedSetup::of(
+                $result, $season, $fitted[$result->id], $ranks[$result->id] + 1, $standings[$result->id]->qualifies(),
+            ),
+            array_values($results),
+        );
         $nursery = self::known(array_column($results, 'nursery_per_plant'));
         $cheapest = $boughtEach = [];
+        $followed = self::followed($standings);
         foreach ($season->crops as $i => $crop) {
-            $cheapest[$crop->id] = self::cheapestFor($i, $results);
+            $cheapest[$crop->id] = self::cheapestFor($i, $followed);
             $boughtEach[$crop->id] =
                 self::known(array_map(fn (SetupResult $result): ?float => $result->crops[$i]->boughtEach(), $results))[0] ?? null;
         }
+        $first = array_key_first($standings);
+        $advice = $first === null || $standings[$first]->result->per_wanted === null
+            ? null
+            : Advice::of($standings[$first], $first, $fitted[$first]);
 
-        return new self($nursery === [] ? null : max($nursery), $setups, $cheapest, $boughtEach, self::advice($results));
+        return new self($nursery === [] ? null : max($nursery), $setups, $cheapest, $boughtEach, $advice);
     }
 
-    /** @param  list<SetupResult>  $results */
+    /**
+     * The set-ups one could follow, crowded ones made to fit: those that supply the list and have room for it; where there are none,
+     * all.
+     *
+     * @param  array<string, Standing>  $standings
+     * @return array<string, SetupResult>
+     */
+    private static function followed(array $standings): array
+    {
+        $fair = array_filter($standings, fn (Standing $standing): bool => $standing->qualifies());
+
+        return array_map(fn (Standing $standing): SetupResult => $standing->result, $fair ?: $standings);
+    }
+
+    /** @param  array<string, SetupResult>  $results */
     private static function cheapestFor(int $crop, array $results): ?string
     {
         $best = null;
         $least = INF;
-        foreach ($results as $result) {
+        foreach ($results as $id => $result) {
             $cost = $result->crops[$crop]->filledCost();
             if ($cost !== null && $cost < $least - self::SAME) {
-                [$best, $least] = [$result->id, $cost];
+                [$best, $least] = [(string) $id, $cost];
             }
         }
 
         return $best;
-    }
-
-    /** @param  list<SetupResult>  $results */
-    private static function advice(array $results): ?Advice
-    {
-        $best = null;
-        foreach ($results as $result) {
-            if ($result->per_wanted !== null && ($best === null || self::beats($result, $best))) {
-                $best = $result;
-            }
-        }
-
-        return $best === null ? null : Advice::of($best);
-    }
-
-    /** One that supplies the list beats one that does not, one that fits the bench one that is crowded; of two alike the cheaper one. */
-    private static function beats(SetupResult $a, SetupResult $b): bool
-    {
-        [$mine, $other] = array_map(fn (SetupResult $one): array => [$one->isFair(), $one->crowded_days === 0], [$a, $b]);
-
-        return $mine === $other ? $a->per_wanted < $b->per_wanted - self::SAME : $mine > $other;
     }
 
     /**

@@ -17,6 +17,9 @@ final class MadeToFit
 {
     private const MOST = 20;
 
+    /** Of the name of the set-up it is made from, so that the new one is none too long. */
+    private const LONGEST_NAME = 180;
+
     private int $left = self::MOST;
 
     public function __construct(private readonly Season $season, private readonly Setup $setup)
@@ -40,7 +43,7 @@ final class MadeToFit
         $mats = $this->more($this->season->mats, $this->setup->mats, PlaceLoad::HEAT);
         $setup = $this->setup->with(
             id: $id,
-            name: "{$this->setup->name}, made to fit",
+            name: mb_substr($this->setup->name, 0, self::LONGEST_NAME).', made to fit',
             lights: [...$this->setup->lights, ...array_column($lights, 'id')],
             mats: [...$this->setup->mats, ...array_column($mats, 'id')],
         );

@@ -64,12 +64,6 @@ final readonly class Schools
         return $this->draft->add('methods', $method);
     }
 
-    /** The catalogue id in a method's mark. */
-    public static function schoolOf(string $mark): string
-    {
-        return explode(':', $mark)[0];
-    }
-
     /** @return list<string> what is done otherwise */
     private function adapt(stdClass $stage, Means $means, string $standsIn): array
     {

@@ -49,10 +49,17 @@ final class SeasonDraft
             $id = "{$wish}-{$n}";
         }
         $row->id = $id;
-        $this->document->{$list} = [...$this->rows($list), $row];
-        $this->edits[] = ['path' => [$list, $id], 'to' => $row];
 
-        return $id;
+        return $this->keep($list, $row);
+    }
+
+    /** Puts a row at the end of a list as it is, its id free. */
+    public function keep(string $list, stdClass $row): string
+    {
+        $this->document->{$list} = [...$this->rows($list), $row];
+        $this->edits[] = ['path' => [$list, Cell::text($row->id)], 'to' => $row];
+
+        return Cell::text($row->id);
     }
 
     /**

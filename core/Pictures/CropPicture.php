@@ -8,7 +8,8 @@ namespace JollyPenny\Core\Pictures;
 final readonly class CropPicture
 {
     /** @param  ?array<string, float>  $shown  the heads as shown, which add up to the penny */
-    public function __construct(public CropLine $line, public ?PennyStack $stack, public Till $till, public ?array $shown)
+    public function __construct(public CropLine $line, public ?PennyStack $stack, public Till $till, public ?array $shown,
+        public PotSizes $pots, public ?BelowAsked $below_asked)
     {
     }
 }

@@ -31,6 +31,8 @@ final readonly class SetupPicture
                 PennyStack::ofCrop($crop, $index->season->currency),
                 Till::ofCrop($crop, $setup),
                 $crop->heads === null ? null : Penny::parts($crop->heads, $places),
+                PotSizes::of($index->methods[$crop->grown ? $crop->method : ''] ?? null, $rows[$crop->id], $index),
+                BelowAsked::of($crop, $rows[$crop->id], $index->season),
             ),
             $setup->crops,
         );

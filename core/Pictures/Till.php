@@ -9,7 +9,8 @@ use JollyPenny\Core\Results\SetupResult;
 
 /**
  * The figures that stay in sight while planning: `difference` is the nursery's price less the seedling's cost, `keep` what
- * growing saves on all of them, shortfalls bought. Cash and kWh are always the whole set-up's.
+ * growing saves on all of them, shortfalls bought, `p_keep` the chance that it saves anything; of ten seasons eight cost from
+ * `per_finished_low` to `per_finished_high`. Cash and kWh are always the whole set-up's.
  */
 final readonly class Till
 {
@@ -20,19 +21,23 @@ final readonly class Till
         public ?float $keep,
         public float $cash_now,
         public float $kwh,
+        public ?float $per_finished_low,
+        public ?float $per_finished_high,
+        public ?float $p_keep,
     ) {
     }
 
     public static function ofSetup(SetupResult $setup): self
     {
-        return self::make($setup->per_finished, $setup->nursery_per_plant, $setup->keep, $setup);
+        return self::make($setup->per_finished, $setup->nursery_per_plant, $setup->keep, $setup,
+            $setup->per_finished_low, $setup->per_finished_high, $setup->p_keep);
     }
 
     public static function ofCrop(CropResult $crop, SetupResult $setup): self
     {
         $keep = $crop->grown && $crop->buy_cost !== null ? $crop->buy_cost - (float) $crop->filledCost() : null;
 
-        return self::make($crop->per_finished, $crop->boughtEach(), $keep, $setup);
+        return self::make($crop->per_finished, $crop->boughtEach(), $keep, $setup, $crop->per_finished_low, $crop->per_finished_high);
     }
 
     /** What a change did to the till, figure by figure; null where there was, or is, nothing to compare. */
@@ -47,9 +52,10 @@ final readonly class Till
         return $before === null || $after === null ? null : $after - $before;
     }
 
-    private static function make(?float $seedling, ?float $nursery, ?float $keep, SetupResult $setup): self
+    private static function make(?float $seedling, ?float $nursery, ?float $keep, SetupResult $setup,
+        ?float $low, ?float $high, ?float $odds = null): self
     {
         return new self($seedling, $nursery, $seedling === null || $nursery === null ? null : $nursery - $seedling,
-            $keep, $setup->cash_now, array_sum($setup->kwh));
+            $keep, $setup->cash_now, array_sum($setup->kwh), $low, $high, $odds);
     }
 }

@@ -7,7 +7,6 @@ namespace JollyPenny\Core\Years;
 use JollyPenny\Core\Books\Head;
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Results\SetupCosting;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
@@ -27,9 +26,13 @@ final readonly class YearsCosting
      * @param  int  $seasons  1 to 100
      * @param  float  $priceRise  per season
      */
-    public function __construct(private Season $season, private int $seasons, private float $priceRise = 0.0)
-    {
-        $this->costing = new SeasonCosting($season);
+    public function __construct(
+        private Season $season,
+        private int $seasons,
+        private float $priceRise = 0.0,
+        ?SeasonCosting $costing = null,
+    ) {
+        $this->costing = $costing ?? new SeasonCosting($season);
     }
 
     /** @return array{setups: list<SetupYears>} as it is printed and sent */
@@ -43,7 +46,7 @@ final readonly class YearsCosting
     public function setup(Setup $setup): SetupYears
     {
         $books = $this->costing->books($setup);
-        $result = SetupCosting::of($books);
+        $result = $this->costing->setup($setup);
         $running = $this->running($books, $result);
         $durable = $this->durable($books);
         $years = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\Difference;
+use JollyPenny\Core\Choosing\MadeToFit;
 use JollyPenny\Core\Pictures\ComparedStacks;
 use JollyPenny\Core\Pictures\CropPicture;
 use JollyPenny\Core\Pictures\PennyStack;
@@ -19,7 +20,7 @@ it('stacks as many coins as the price has, and never many more than fifty', func
     for ($seed = 70_000; $seed < 70_200; $seed++) {
         $season = Seasons::read((new SeasonGenerator($seed))->season());
         $results = (new SeasonCosting($season))->result()['setups'];
-        $pictures = ComparedStacks::of($results, Comparison::of($results, $season)->nursery, $season->currency);
+        $pictures = ComparedStacks::of($results, Comparison::of(new SeasonCosting($season))->nursery, $season->currency);
         foreach ($results as $i => $setup) {
             $stack = $pictures->setups[$setup->id];
             if ($stack === null) {
@@ -108,37 +109,95 @@ it('gives each line the strip, the seed and the saving that the result holds', f
     }
 });
 
-it('advises the cheapest way that supplies the whole list', function () {
+it('advises the cheapest way that supplies the whole list and has room for it', function () {
     $season = Seasons::read(Seasons::demo());
-    $results = (new SeasonCosting($season))->result()['setups'];
-    $advice = Comparison::of($results, $season)->advice;
-    $fair = array_filter($results, fn ($result) => $result->missing < 0.5);
-    usort($fair, fn ($a, $b) => $a->per_wanted <=> $b->per_wanted);
+    $costing = new SeasonCosting($season);
+    $comparison = Comparison::of($costing);
+    $advice = $comparison->advice;
+    // Each set-up by itself, the crowded ones as bin/jolly fit makes them.
+    $stand = [];
+    foreach ($season->setups as $setup) {
+        $result = $costing->setup($setup);
+        if ($result->crowded_days > 0) {
+            $fitted = (new MadeToFit($season, $setup))->season();
+            $result = (new SeasonCosting($fitted))->setup(array_column($fitted->setups, null, 'id')["{$setup->id}-fit"]);
+        }
+        $stand[$setup->id] = $result;
+    }
+    $fair = array_filter($stand, fn ($result) => $result->missing < 0.5 && $result->crowded_days === 0);
+    uasort($fair, fn ($a, $b) => $a->per_wanted <=> $b->per_wanted);
+    [$first, $best] = [array_key_first($fair), array_values($fair)[0]];
     $crops = [...$advice->grow, ...$advice->along, ...$advice->buy];
     sort($crops);
     $all = array_column($season->crops, 'id');
     sort($all);
-    $each = Comparison::of($results, $season)->bought_each;
     // Ink Pot: five single plants at 4.75 for four wanted, one in ten lost; nobody sells Red Whistle.
-    expect($each['ink-pot'])
+    expect($comparison->bought_each['ink-pot'])
         ->toBeNear((5 * 4.75) / 4)
-        ->and($each['red-whistle'])
+        ->and($comparison->bought_each['red-whistle'])
         ->toBeNull();
     expect($advice->setup)
-        ->toBe($fair[0]->id)
+        ->toBe($first)
         ->and($advice->cost)
-        ->toBeNear($fair[0]->fill_cost)
+        ->toBeNear($best->fill_cost)
         ->and($advice->saves)
-        ->toBeNear($fair[0]->keep)
+        ->toBeNear($best->keep)
         ->and($crops)
-        ->toBe($all);
+        ->toBe($all)
+        ->and(array_column($comparison->setups, 'rank', 'id')[$first])
+        ->toBe(1);
+    // The price that stands for a crowded one is the fitted one's.
+    foreach ($comparison->setups as $row) {
+        expect($row->fitted?->per_wanted ?? $stand[$row->id]->per_wanted)->toBe($stand[$row->id]->per_wanted);
+    }
+});
+
+it('ranks what has room and misses nothing first, then the fewest missing', function () {
+    $season = Seasons::read(Seasons::demo());
+    $costing = new SeasonCosting($season);
+    $rows = Comparison::of($costing)->setups;
+    usort($rows, fn ($a, $b) => $a->rank <=> $b->rank);
+    $before = [0, 0.0, 0.0];
+    foreach ($rows as $row) {
+        $result = array_column($costing->result()['setups'], null, 'id')[$row->id];
+        $missing = $row->fitted->missing ?? $result->missing;
+        $key = [$row->qualifies ? 0 : 1, $missing < 0.5 ? 0.0 : round($missing), $row->fitted->per_wanted ?? $result->per_wanted];
+        expect($key >= $before)->toBeTrue($row->id);
+        $before = $key;
+    }
+});
+
+it('says "buy them" where growing costs more, and has nothing to save in buying it all', function () {
+    $file = Seasons::small();
+    $file['nursery'][0]['price'] = 0.01;
+    $file['setups'][] = ['id' => 'buy', 'name' => 'Buy it', 'method' => 'nursery'];
+    $advice = Comparison::of(new SeasonCosting(Seasons::read($file)))->advice;
+    expect($advice->setup)->toBe('buy')->and($advice->saves)->toBeNull()->and($advice->p_keep)->toBeNull()
+        ->and($advice->payback_season)->toBeNull();
+    $file['setups'] = [$file['setups'][0]];
+    $advice = Comparison::of(new SeasonCosting(Seasons::read($file)))->advice;
+    expect($advice->saves)->toBeLessThan(0.0);
+});
+
+it('says what lasting things a way would have you buy, and what it lacks', function () {
+    $file = Seasons::small();
+    $file['methods'][0]['stages'][0]['mat'] = true;
+    $file['setups'][0]['mats'] = [];
+    $season = Seasons::read($file);
+    $costing = new SeasonCosting($season);
+    $row = Comparison::of($costing)->setups[0];
+    $lasting = ['container', 'trayware', 'light', 'mat', 'appliance', 'gear'];
+    $bought = array_filter($costing->setup($season->setups[0])->shopping, fn ($line) => in_array($line->kind, $lasting, true));
+    expect(array_sum(array_column($row->to_buy, 'cost')))->toBeNear(array_sum(array_column($bought, 'cost')))
+        ->and($row->to_buy)->not->toBe([])
+        ->and($row->lacks)->toContain(['code' => 'no_mat', 'crops' => 1]);
 });
 
 it('prices in what a way cannot supply, where somebody sells it', function () {
     $file = Seasons::small();
     $file['places'][0]['temp_c'] = -10;
     $season = Seasons::read($file);
-    $compared = Comparison::of((new SeasonCosting($season))->result()['setups'], $season)->setups[0];
+    $compared = Comparison::of(new SeasonCosting($season))->setups[0];
     expect($compared->fair)
         ->toBeFalse()
         ->and($compared->unsupplied)

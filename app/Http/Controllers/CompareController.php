@@ -16,9 +16,12 @@ use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
 use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\Difference;
+use JollyPenny\Core\Choosing\MadeToFit;
 use JollyPenny\Core\Drafting\ReadyMade;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Pictures\ComparedStacks;
+use JollyPenny\Core\Season\File\SeasonReader;
+use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Years\YearsCosting;
 use OpenApi\Attributes as OA;
 use stdClass;
@@ -45,7 +48,7 @@ final class CompareController
         $kept = $this->gardener->kept($season);
         $result = $kept->costing->result();
 
-        $comparison = Comparison::of($result['setups'], $kept->file);
+        $comparison = Comparison::of($kept->costing);
 
         return Json::of(['revision' => $kept->model->revision, 'result' => $result, 'comparison' => $comparison,
             'stacks' => ComparedStacks::of($result['setups'], $comparison->nursery, $kept->file->currency)]);
@@ -114,6 +117,7 @@ final class CompareController
         $input = $request->validate([
             'ready_made' => ['nullable', 'string', 'max:100'],
             'copy' => ['nullable', 'string', 'max:100'],
+            'fit' => ['nullable', 'string', 'max:100'],
             'work' => ['nullable', 'integer'],
         ]);
         $made = isset($input['work']) ? $this->workedOut($season, (int) $input['work']) : null;
@@ -124,6 +128,11 @@ final class CompareController
                 $added = Cell::text($made->id);
 
                 return [['path' => ['setups', $added], 'to' => $made]];
+            }
+            if (isset($input['fit'])) {
+                $added = self::fit($draft, $input['fit']);
+
+                return $draft->edits();
             }
             $added = isset($input['copy']) ? self::copy($draft, $input['copy']) : self::readyMade($draft, (string) ($input['ready_made'] ?? ''));
 
@@ -144,10 +153,27 @@ final class CompareController
     private static function copy(SeasonDraft $draft, string $id): string
     {
         $copy = clone (array_column($draft->rows('setups'), null, 'id')[$id] ?? throw new NotFoundHttpException);
-        $copy->name = mb_substr($copy->name, 0, 180).', changed';
+        $copy->name = $draft->freeName('setups', mb_substr($copy->name, 0, 180).', changed');
         $copy->meta = (object) ['copied' => $id];
 
         return $draft->add('setups', $copy);
+    }
+
+    /** The set-up made to fit, and the lamps and mats it needs. */
+    private static function fit(SeasonDraft $draft, string $id): string
+    {
+        $season = (new SeasonReader)->readDocument($draft->document);
+        $setup = array_column($season->setups, null, 'id')[$id] ?? throw new NotFoundHttpException;
+        $fitted = (new MadeToFit($season, $setup))->season()
+            ?? throw ValidationException::withMessages(['fit' => 'It stands beside already, made to fit. Show that one.']);
+        $document = (new SeasonWriter)->document($fitted);
+        foreach (['lights', 'mats', 'setups'] as $list) {
+            foreach (array_slice(Cell::rows($document->{$list} ?? []), count($season->{$list})) as $row) {
+                $added = $draft->keep($list, $row);
+            }
+        }
+
+        return $added ?? throw new NotFoundHttpException;
     }
 
     private static function readyMade(SeasonDraft $draft, string $id): string

@@ -1562,7 +1562,8 @@ export interface components {
         };
         /**
          * @description The figures that stay in sight while planning: `difference` is the nursery's price less the seedling's cost, `keep` what
-         *     growing saves on all of them, shortfalls bought. Cash and kWh are always the whole set-up's.
+         *     growing saves on all of them, shortfalls bought, `p_keep` the chance that it saves anything; of ten seasons eight cost from
+         *     `per_finished_low` to `per_finished_high`. Cash and kWh are always the whole set-up's.
          */
         Till: {
             per_finished: number | null;
@@ -1571,6 +1572,9 @@ export interface components {
             keep: number | null;
             cash_now: number;
             kwh: number;
+            per_finished_low: number | null;
+            per_finished_high: number | null;
+            p_keep: number | null;
         };
         /** @description What screens draw of one crop in a set-up. *\/ */
         CropPicture: {
@@ -1581,6 +1585,8 @@ export interface components {
             shown: {
                 [key: string]: number;
             } | null;
+            pots: components["schemas"]["PotSizes"];
+            below_asked: components["schemas"]["BelowAsked"] | null;
         };
         /** @description What a line of the grow list shows beyond the result: seed of a hundred, the strip of sites, what the verdict saves. *\/ */
         CropLine: {
@@ -1621,6 +1627,24 @@ export interface components {
             /** @description price of one bought plant */
             nursery: number | null;
             nursery_coins: number | null;
+        };
+        /** @description How much a finished plant of one's own stands in, and one from the nursery: a plug and a pot are not the same plant. *\/ */
+        PotSizes: {
+            /** @description litres; null where it is sown in the bed or not grown */
+            own: number | null;
+            /** @description litres, of the cheapest packs; null where that is not known */
+            bought: number | null;
+        };
+        /** @description Why a crop is less sure to be enough than was asked for, and what helps. *\/ */
+        BelowAsked: {
+            /** @description of 100 */
+            asked: number;
+            /** @description chance that a batch is lost whole, where that alone is the reason; 0 where so much is sown because somebody says so */
+            mishap: number;
+            /** @description day until which one can sow again */
+            again_until: string;
+            /** @description whether somebody sells it */
+            can_buy: boolean;
         };
         /** @description By how much a change of the season moved a set-up's till, and that of each of its crops. *\/ */
         Moved: {
@@ -1736,12 +1760,12 @@ export interface components {
             regions: string[];
             source: string;
         };
-        /** @description Set-ups side by side: what each cannot supply, each crop's cheapest way, and the advice. *\/ */
+        /** @description Set-ups side by side: what each cannot supply, what it comes to with room enough, each crop's cheapest way, and the advice. *\/ */
         Comparison: {
             /** @description price of one plant of the list at the nursery */
             nursery: number | null;
             setups: components["schemas"]["ComparedSetup"][];
-            /** @description set-up in which a crop costs least, by crop */
+            /** @description set-up in which a crop costs least, of those that can be followed, by crop */
             cheapest: {
                 [key: string]: string | null;
             };
@@ -1749,7 +1773,7 @@ export interface components {
             bought_each: {
                 [key: string]: number | null;
             };
-            /** @description what the cheapest fair set-up comes down to */
+            /** @description what the set-up that stands first comes down to */
             advice: components["schemas"]["Advice"] | null;
         };
         /** @description One set-up of a comparison. *\/ */
@@ -1767,10 +1791,44 @@ export interface components {
             still_missing: number;
             /** @description kWh */
             electricity: number;
+            /** @description with lamps and mats enough, where it is crowded for want of them */
+            fitted: components["schemas"]["Fitted"] | null;
+            /** @description 1 is the first of all */
+            rank: number;
+            /** @description as it stands in the ranking: supplies the list, with light, warmth and room for all of it */
+            qualifies: boolean;
+            /** @description light, warmth or time, and for how many crops */
+            lacks: {
+                code: string;
+                crops: number;
+            }[];
+            /** @description lasting things it does not have yet */
+            to_buy: {
+                name: string;
+                packs: number;
+                cost: number;
+            }[];
         };
-        /** @description What to do, from the cheapest set-up that supplies the list: grow these, buy those. *\/ */
+        /** @description What a crowded set-up comes to with lamps and mats enough for it. *\/ */
+        Fitted: {
+            /** @description more of them */
+            lights: number;
+            /** @description more of them */
+            mats: number;
+            /** @description money for those */
+            price: number;
+            fill_cost: number;
+            per_wanted: number | null;
+            cash_now: number;
+            /** @description left, for want of room */
+            crowded_days: number;
+            missing: number;
+        };
+        /** @description What to do, from the set-up that stands first: grow these, buy those. *\/ */
         Advice: {
             setup: string;
+            /** @description what has to be added to it; null where it has room as it is */
+            fitted: components["schemas"]["Fitted"] | null;
             /** @description crops */
             grow: string[];
             /** @description crops that pay only because the bench is running anyway */
@@ -1779,8 +1837,16 @@ export interface components {
             buy: string[];
             /** @description money to fill the list */
             cost: number;
-            /** @description money against buying everything */
+            /** @description money against buying the same plants; null where it grows nothing that one could buy */
             saves: number | null;
+            /** @description chance that it saves anything */
+            p_keep: number | null;
+            /** @description supplies the list, with light, warmth and room for all of it */
+            qualifies: boolean;
+            /** @description plants */
+            missing: number;
+            /** @description in which what was bought for it has paid for itself; null where it has not within ten */
+            payback_season: number | null;
         };
         /** @description The penny stacks of all set-ups in one size of coin, so that their heights compare. *\/ */
         ComparedStacks: {
@@ -1928,6 +1994,7 @@ export interface components {
         NewSetup: {
             ready_made?: string;
             copy?: string;
+            fit?: string;
             work?: number;
         };
         NewWork: {

@@ -3,7 +3,7 @@ import type { Till, TillMove } from '../api/types';
 import { refusals } from '../season/refusals';
 import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
 import { useShortcut } from '../shell/useShortcut';
-import { money, moneyChange } from '../words/money';
+import { money, moneyChange, range } from '../words/money';
 import { plural } from '../words/sowing';
 import s from './till.module.css';
 
@@ -35,7 +35,14 @@ export function TillStrip({ till, last, explain, where }: Props) {
     <aside className={s.till} aria-label="What one finished seedling costs you">
       <dl>
         <div className={s.tillLead}>
-          <dt>One finished seedling</dt>
+          <dt>
+            One finished seedling
+            {till.per_finished_low !== null && till.per_finished_high !== null && (
+              <span className={s.tillRange} data-test="till-range">
+                , most seasons {range(till.per_finished_low, till.per_finished_high, currency)}
+              </span>
+            )}
+          </dt>
           <dd>
             <button type="button" className="figure copper" data-figure="per_finished" onClick={() => explain('per_finished')}>
               {money(till.per_finished, currency, true)}

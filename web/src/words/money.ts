@@ -22,6 +22,13 @@ export function money(amount: number | null | undefined, currency: string, fine 
   return format(currency, places(currency)).format(amount);
 }
 
+/** From the one to the other: "69 to 78¢", "$1.20 to $1.85". */
+export function range(low: number, high: number, currency: string): string {
+  const small = SMALL[currency];
+  if (small !== undefined && high < 0.9995) return `${Math.round(low * 100)} to ${Math.round(high * 100)}${small}`;
+  return `${money(low, currency)} to ${money(high, currency)}`;
+}
+
 /** Money with no places where it is whole, as on a scale: $40, $2.50. */
 export const roundMoney = (amount: number, currency: string): string =>
   format(currency, Number.isInteger(amount) ? 0 : places(currency)).format(amount);

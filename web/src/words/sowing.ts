@@ -1,6 +1,7 @@
-import type { CropLine, CropResult, Method } from '../api/types';
+import type { CropLine, CropPicture, CropResult, Method } from '../api/types';
 import { day, shortDay } from './dates';
 import { money } from './money';
+import { inUnit } from './units';
 
 const WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
 
@@ -71,6 +72,30 @@ const WARNINGS: Record<string, string> = {
 };
 
 export const warningWords = (code: string): string => WARNINGS[code] ?? upper(failure(code));
+
+/** Pots of so unlike a size are not the same plant. */
+const UNLIKE = 1.6;
+
+/** "theirs in 0.45 L, yours 0.04"; null where the sizes are alike, or one is not known. */
+export function potWords({ own, bought }: { own: number | null; bought: number | null }, us: boolean): string | null {
+  if (own === null || bought === null || Math.max(own / bought, bought / own) < UNLIKE) return null;
+  const size = (litres: number) => Number(us ? inUnit(litres, 'cup').toFixed(1) : litres.toFixed(2));
+  return `theirs in ${size(bought)} ${us ? 'cups' : 'L'}, yours ${size(own)}`;
+}
+
+/** Why the odds are below those asked for, and what helps. */
+export function belowWords(below: NonNullable<CropPicture['below_asked']>, us: boolean): string {
+  const why =
+    below.mishap > 0
+      ? `a mishap takes a batch whole, ${Number((below.mishap * 100).toFixed(1))} in 100, and no number of seeds helps against that`
+      : 'so much is sown because you say so';
+  const helps = [
+    `sow again until ${day(below.again_until, us)}`,
+    'keep seed in reserve',
+    below.can_buy ? 'buy what is missing' : '',
+  ].filter(Boolean);
+  return `You asked for ${below.asked} in 100: ${why}. What helps: ${helps.join('; ')}.`;
+}
 
 export interface VerdictWords {
   word: string;

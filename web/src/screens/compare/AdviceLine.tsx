@@ -1,13 +1,75 @@
 import type { Compared, Season } from '../../api/types';
 import { varietyOf } from '../../season/site';
 import { money } from '../../words/money';
+import { count, odds, plural } from '../../words/sowing';
 import s from './compare.module.css';
 
 const SHOWN = 4;
 
-/** One sentence: grow these, buy those, it costs so much and saves so much. */
+type Advice = NonNullable<Compared['comparison']['advice']>;
+
+/** One sentence: grow these, buy those, it costs so much and saves so much; or buy them all. */
 export function AdviceLine({ advice, season }: { advice: Compared['comparison']['advice']; season: Season }) {
   if (advice === null) return null;
+  const setup = season.setups.find(({ id }) => id === advice.setup)?.name ?? advice.setup;
+  const cash = (amount: number) => money(amount, season.currency);
+  const trip =
+    season.nursery_trip_cost > 0 && advice.buy.length + advice.along.length > 0 ? ', a trip to the nursery with it' : '';
+  if (advice.saves === null || advice.saves < 0) {
+    return (
+      <p className={s.advice} data-test="advice">
+        <b>Buy them.</b>{' '}
+        {advice.saves === null
+          ? `No way of growing here is cheaper than ${setup}: ${cash(advice.cost)} for the list${trip}.`
+          : `The cheapest way of growing, ${setup}, costs ${cash(-advice.saves)} more than buying the same plants.`}
+        <Short advice={advice} />
+      </p>
+    );
+  }
+  return (
+    <p className={s.advice} data-test="advice">
+      <b>
+        {setup}
+        {advice.fitted === null ? '' : `, ${moreOf(advice.fitted)}`}
+      </b>
+      : {whatToDo(advice, season)}. Filling your list costs {cash(advice.cost)}
+      {trip}; growing saves {cash(advice.saves)} against buying the same plants
+      {advice.p_keep === null ? '' : `, and something in ${odds(advice.p_keep).replace(' in 100', ' of 100')} seasons`}.
+      {advice.payback_season === null ? '' : ` ${paidBack(advice.payback_season)}`}
+      <Short advice={advice} />
+    </p>
+  );
+}
+
+/** "with one more lamp and two more mats" */
+export function moreOf({ lights, mats }: { lights: number; mats: number }): string {
+  const parts = [
+    lights > 0 ? `${count(lights)} more ${plural(lights, 'lamp')}` : '',
+    mats > 0 ? `${count(mats)} more ${plural(mats, 'mat')}` : '',
+  ].filter(Boolean);
+  return `with ${parts.join(' and ')}`;
+}
+
+const paidBack = (season: number): string =>
+  season === 1
+    ? 'What you buy for it has paid for itself in the first season.'
+    : `What you buy for it has paid for itself in season ${season}.`;
+
+/** What the way that stands first still lacks, where none does without. */
+function Short({ advice }: { advice: Advice }) {
+  if (advice.qualifies) return null;
+  const missing = Math.round(advice.missing);
+  return (
+    <span className="trouble">
+      {' '}
+      {missing >= 1
+        ? `▲ No way here supplies the whole list; this one is short of the fewest, ${count(missing)} ${plural(missing, 'plant')} that nobody sells.`
+        : '▲ No way here has room for the whole list; this one would be crowded.'}
+    </span>
+  );
+}
+
+function whatToDo(advice: Advice, season: Season): string {
   const name = (crop: string) => varietyOf(season, crop);
   const list = (crops: string[]) =>
     crops.length > SHOWN
@@ -19,24 +81,11 @@ export function AdviceLine({ advice, season }: { advice: Compared['comparison'][
           .map(name)
           .join(', ')
           .replace(/, ([^,]*)$/, ' and $1');
-  const setup = season.setups.find(({ id }) => id === advice.setup)?.name ?? advice.setup;
-  const parts = [
+  return [
     advice.grow.length > 0 ? `grow ${list(advice.grow)}` : '',
     advice.along.length > 0 ? `grow ${list(advice.along)} along, as the bench runs anyway` : '',
     advice.buy.length > 0 ? `buy ${list(advice.buy)}` : '',
   ]
     .filter(Boolean)
     .join('; ');
-  const saves =
-    advice.saves === null
-      ? ''
-      : advice.saves >= 0
-        ? `, which saves ${money(advice.saves, season.currency)} against buying it all`
-        : `, ${money(-advice.saves, season.currency)} more than buying it all`;
-  return (
-    <p className={s.advice} data-test="advice">
-      <b>{setup}</b>: {parts}. Filling your list costs {money(advice.cost, season.currency)}
-      {saves}.
-    </p>
-  );
 }

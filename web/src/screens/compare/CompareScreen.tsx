@@ -5,11 +5,12 @@ import type { Compared, Season, SetupResult } from '../../api/types';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
 import { useAsk } from '../../shell/AskContext';
 import { PlanningPage } from '../../shell/Page';
-import { coinMoney, money } from '../../words/money';
+import { coinMoney, money, range } from '../../words/money';
 import { certainty, count } from '../../words/sowing';
 import { AddSetup } from './AddSetup';
 import { AdviceLine } from './AdviceLine';
 import { DifferencePart } from './DifferencePart';
+import { LacksCell, LeadCell } from './LeadCell';
 import { SetupPanel } from './SetupPanel';
 import { StackRow } from './StackRow';
 import { useCompared } from './useCompared';
@@ -28,6 +29,7 @@ interface Row {
   figure?: string;
   cell: (result: SetupResult, compared: Compared['comparison']['setups'][number]) => string | null;
   trouble?: boolean;
+  title?: (compared: Compared['comparison']['setups'][number]) => string;
 }
 
 const rows = (season: Season, wanted: number): Row[] => {
@@ -38,17 +40,39 @@ const rows = (season: Season, wanted: number): Row[] => {
       figure: 'per_finished',
       cell: (r) => (r.per_finished === null ? null : money(r.per_finished, season.currency, true)),
     },
+    {
+      name: '… in most seasons',
+      figure: 'per_finished_high',
+      cell: (r) =>
+        r.per_finished_low === null || r.per_finished_high === null
+          ? null
+          : range(r.per_finished_low, r.per_finished_high, season.currency),
+    },
     { name: 'To fill your list', figure: 'fill_cost', cell: (r) => cash(r.fill_cost) },
     { name: 'Cash now', figure: 'cash_now', cell: (r) => cash(r.cash_now) },
+    {
+      name: '… of it lasting things',
+      title: (c) => c.to_buy.map(({ name, packs, cost: price }) => `${packs} × ${name}, ${cash(price)}`).join('\n'),
+      cell: (_, c) => {
+        const price = c.to_buy.reduce((sum, thing) => sum + thing.cost, 0);
+        return price < 0.005 ? null : cash(price);
+      },
+    },
     { name: 'Electricity', figure: 'kwh', cell: (_, c) => (c.electricity < 0.05 ? null : `${c.electricity.toFixed(0)} kWh`) },
     { name: 'Your hours', figure: 'hours', cell: (r) => (r.hours < 0.05 ? null : r.hours.toFixed(1)) },
+    {
+      name: 'Cheaper than buying in',
+      figure: 'p_keep',
+      cell: (r) => (r.p_keep === null ? null : `${certainty(r.p_keep)} of 100`),
+    },
     { name: 'An hour earns', figure: 'implied_wage', cell: (r) => (r.implied_wage === null ? null : cash(r.implied_wage)) },
     { name: 'Plants you need', figure: 'filled', cell: (r) => `${Math.floor(r.filled + 1e-6)} of ${wanted}` },
     {
-      name: 'All is enough',
+      name: 'All of it enough',
       figure: 'p_all_enough',
-      cell: (r) => (r.p_all_enough === null ? null : `${certainty(r.p_all_enough)} in 100`),
+      cell: (r) => (r.p_all_enough === null ? null : `${certainty(r.p_all_enough)} of 100`),
     },
+    { name: 'What you sell brings', figure: 'income', cell: (r) => (r.income < 0.005 ? null : cash(r.income)) },
     { name: 'Cannot supply', figure: 'filled', trouble: true, cell: (r, c) => (c.fair ? null : `▲ ${Math.round(r.missing)}`) },
     {
       name: 'Crowded days',
@@ -86,6 +110,15 @@ function Side({ shown }: { shown: OnScreen }) {
       </div>
     );
   }
+  const sideBySide = (Cell: typeof LeadCell) =>
+    setups.map((row) => {
+      const [result, compared] = [results.get(row.id), data.comparison.setups.find(({ id }) => id === row.id)];
+      return result && compared ? (
+        <Cell key={row.id} season={season} result={result} compared={compared} here={row.id === setup.id} price={price} />
+      ) : (
+        <td key={row.id} />
+      );
+    });
   return (
     <>
       <div className="list-head">
@@ -126,27 +159,7 @@ function Side({ shown }: { shown: OnScreen }) {
             />
             <tr className={s.lead}>
               <th scope="row">One plant, list filled</th>
-              {setups.map((row) => {
-                const per = results.get(row.id)?.per_wanted ?? null;
-                const compared = data.comparison.setups.find(({ id }) => id === row.id);
-                const shownPer = price && compared?.priced_in != null ? compared.priced_in : per;
-                return (
-                  <td key={row.id} className={row.id === setup.id ? 'here' : undefined}>
-                    <button
-                      type="button"
-                      className={clsx('amount mono', row.id === best ? 'copper' : undefined)}
-                      data-per-wanted={row.id}
-                      onClick={() => ask({ figure: 'per_wanted', crop: null, setup: row.id })}
-                    >
-                      {money(shownPer, season.currency, true)}
-                    </button>
-                    {row.id === best && <small className="copper">cheapest</small>}
-                    {compared && !compared.fair && !(price && compared.fair_priced_in) && (
-                      <small className="trouble">▲ not the whole list</small>
-                    )}
-                  </td>
-                );
-              })}
+              {sideBySide(LeadCell)}
             </tr>
             <tr className={s.names}>
               <th scope="row">
@@ -166,6 +179,12 @@ function Side({ shown }: { shown: OnScreen }) {
                 </td>
               ))}
             </tr>
+            <tr className={s.lacks}>
+              <th scope="row">
+                <span className="hidden">What it lacks</span>
+              </th>
+              {sideBySide(LacksCell)}
+            </tr>
             {rows(season, wanted).map((row) => (
               <tr key={row.name}>
                 <th scope="row">{row.name}</th>
@@ -175,6 +194,7 @@ function Side({ shown }: { shown: OnScreen }) {
                   return (
                     <td
                       key={id}
+                      title={compared && row.title?.(compared)}
                       className={clsx(
                         'mono',
                         id === setup.id ? 'here' : undefined,
@@ -213,7 +233,7 @@ function Side({ shown }: { shown: OnScreen }) {
           A way marked ▲ that still misses plants nobody sells cannot be compared fairly: its price is for fewer plants.
         </p>
       )}
-      <SetupPanel shown={shown} />
+      <SetupPanel shown={shown} toBuy={data.comparison.setups.find(({ id }) => id === setup.id)?.to_buy ?? []} />
       <div className={s.two}>
         <DifferencePart
           season={season}

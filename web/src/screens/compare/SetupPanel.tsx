@@ -1,4 +1,5 @@
 import { Select } from 'antd';
+import type { Compared } from '../../api/types';
 import { EditText } from '../../edit/EditText';
 import type { OnScreen } from '../../season/SeasonContext';
 import { useStore } from '../../season/SeasonContext';
@@ -13,8 +14,10 @@ const LISTS = [
   ['gear', 'Gear'],
 ] as const;
 
+type ToBuy = Compared['comparison']['setups'][number]['to_buy'];
+
 /** What is in the set-up on screen: its name, the method of most crops, lamps, mats and gear. */
-export function SetupPanel({ shown: { season, setup } }: { shown: OnScreen }) {
+export function SetupPanel({ shown: { season, setup }, toBuy }: { shown: OnScreen; toBuy: ToBuy }) {
   const store = useStore();
   const save = (key: string, label: string) => (to: unknown) =>
     store.change([{ path: ['setups', setup.id, key], to }], `${label}, ${setup.name}`);
@@ -47,6 +50,15 @@ export function SetupPanel({ shown: { season, setup } }: { shown: OnScreen }) {
               ]}
             />
           </label>
+          {toBuy.length > 0 && (
+            <p data-test="to-buy">
+              For it you would buy{' '}
+              {toBuy
+                .map(({ name, packs, cost }) => `${packs > 1 ? `${packs} × ` : ''}${name} (${money(cost, season.currency)})`)
+                .join(', ')}
+              .
+            </p>
+          )}
           <p className="quiet">{Object.keys(setup.overrides).length} crops go their own way; see the grow list.</p>
           {others.length > 0 && (
             <button

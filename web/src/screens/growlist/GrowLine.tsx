@@ -8,7 +8,7 @@ import type { SeasonActions } from '../../season/SeasonContext';
 import type { LineFacts } from '../../season/site';
 import { useAsk } from '../../shell/AskContext';
 import { money, moneySign } from '../../words/money';
-import { failure, odds, sowingLine, upper, verdictWords, warningWords } from '../../words/sowing';
+import { failure, odds, potWords, sowingLine, upper, verdictWords, warningWords } from '../../words/sowing';
 import { SiteStrip } from './SiteStrip';
 import { parseSeeds, parseText } from './parse';
 import s from './growlist.module.css';
@@ -30,6 +30,9 @@ interface Props {
   toggle: (crop: string) => void;
   choose: (crop: string, range: boolean) => void;
 }
+
+/** What a crop goes without, beside its price. */
+const LACKING: Record<string, string> = { dim: 'too dark', no_light: 'no lamp', no_mat: 'no mat', frost: 'frost' };
 
 /** One crop, read like a sentence; every figure is changed where it stands. */
 export const GrowLine = memo(function GrowLine({
@@ -54,6 +57,7 @@ export const GrowLine = memo(function GrowLine({
   const verdict = verdictWords(result, line, currency, crop.substitute);
   const name = lot.variety;
   const own = lot.seeds_per_packet === null;
+  const pots = potWords(picture.pots, us);
   const save = (path: (string | number)[], label: string) => (to: unknown) => store.change([{ path, to }], `${label}, ${name}`);
   const split =
     crop.split === null
@@ -174,11 +178,13 @@ export const GrowLine = memo(function GrowLine({
           </small>
         )}
         {result.grown &&
-          result.warnings.map((code) => (
-            <small key={code} className="trouble">
-              ▲ {warningWords(code)}
-            </small>
-          ))}
+          result.warnings
+            .filter((code) => !(code in LACKING))
+            .map((code) => (
+              <small key={code} className="trouble">
+                ▲ {warningWords(code)}
+              </small>
+            ))}
       </td>
       <td className={s.lineOdds} data-head="Odds">
         {result.p_enough !== null && (
@@ -191,7 +197,10 @@ export const GrowLine = memo(function GrowLine({
             >
               {odds(result.p_enough)}
             </button>
-            <small>of having enough</small>
+            <small>
+              of having enough
+              {picture.below_asked !== null && `, ${picture.below_asked.asked} asked`}
+            </small>
           </>
         )}
       </td>
@@ -208,6 +217,14 @@ export const GrowLine = memo(function GrowLine({
         ) : (
           <span className="mono">–</span>
         )}
+        {result.grown &&
+          result.warnings
+            .filter((code) => code in LACKING)
+            .map((code) => (
+              <small key={code} className="trouble" title={warningWords(code)}>
+                ▲ {LACKING[code]}
+              </small>
+            ))}
         <small>
           nursery{' '}
           {line.nursery_each === null ? (
@@ -230,6 +247,7 @@ export const GrowLine = memo(function GrowLine({
             </button>
           )}
         </small>
+        {pots !== null && <small>{pots}</small>}
       </td>
       <td className={s.lineMore}>
         <button

@@ -5,9 +5,13 @@ import type { Choice } from '../../api/types';
 import { useCatalogue } from '../../season/useCatalogue';
 import { useStore } from '../../season/SeasonContext';
 import { money } from '../../words/money';
-import { certainty, sowingSentence, warningWords } from '../../words/sowing';
+import { belowWords, certainty, sowingSentence, warningWords } from '../../words/sowing';
 import type { PanelProps } from './CropPanel';
 import s from './growlist.module.css';
+
+/** The catalogue's method that a season's method was made from. */
+const schoolOf = (meta: unknown): string =>
+  String((meta as { catalogue?: string } | undefined)?.catalogue ?? '').split(':')[0] ?? '';
 
 /** How it is raised: every method with what it would cost for this crop; and how much is sown, by rule or as you say. */
 export function HowPart({
@@ -32,6 +36,11 @@ export function HowPart({
       {method && result.grown ? (
         <>
           <p data-test="sentence">{sowingSentence(result, method, crop.wanted, site, us)}</p>
+          {picture.below_asked !== null && (
+            <p className="quiet" data-test="below-asked">
+              {belowWords(picture.below_asked, us)}
+            </p>
+          )}
           {result.surplus !== null && result.surplus >= 0.5 && (
             <p className="quiet">
               About {Math.round(result.surplus)} more than you want, of {money(result.cost, season.currency)} in all.
@@ -76,7 +85,7 @@ export function HowPart({
           <tbody>
             {methods.map((choice) => {
               const row = season.methods.find(({ id }) => id === choice.id);
-              const school = catalogue?.schools[String((row?.meta as { catalogue?: string } | undefined)?.catalogue ?? '')];
+              const school = catalogue?.schools[schoolOf(row?.meta)];
               const failed = choice.id !== 'nursery' && !choice.grown;
               return (
                 <tr key={choice.id} className={choice.id === raised ? 'now' : undefined}>

@@ -23,7 +23,7 @@ export function PacketPart({
   const save = (key: string, label: string) => (to: unknown) =>
     store.change([{ path: ['seed_lots', lot.id, key], to }], `${label}, ${lot.variety}`);
   const { data: catalogue } = useCatalogue();
-  const law = catalogue?.species.find(({ id }) => id === species?.meta?.catalogue);
+  const law = catalogue?.species.find(({ id, name }) => id === species?.meta?.catalogue || name === species?.name);
   const alive = line.alive_of_hundred / 100;
   const own = lot.seeds_per_packet === null;
   const pinch = (to: boolean) =>
