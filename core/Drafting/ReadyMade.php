@@ -8,6 +8,10 @@ use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
 use JollyPenny\Core\Catalogue\Raising;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
+use JollyPenny\Core\Germination\Seedbed;
+use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Season\GerminationRow;
+use JollyPenny\Core\Season\Place;
 use JollyPenny\Core\Season\Setup;
 use stdClass;
 
@@ -19,6 +23,9 @@ final readonly class ReadyMade
 {
     /** Planted out this long before the last frost, a crop is hardy. */
     private const HARDY_DAYS = -14;
+
+    /** Later than this, what is sown in the bed is eaten or overgrown. Common practice, no source. */
+    private const UP_WITHIN_DAYS = 30;
 
     public function __construct(private SeasonDraft $draft)
     {
@@ -113,10 +120,29 @@ final readonly class ReadyMade
     {
         return match ($method) {
             Setup::NURSERY => ($crop->nursery ?? []) !== [],
-            'bed', 'bed_row' => ($crop->bed_sow_offset_days ?? null) !== null,
+            'bed', 'bed_row' => is_int($crop->bed_sow_offset_days ?? null) && $this->comesUpInTheBed($crop, $crop->bed_sow_offset_days),
             'winter_jugs', 'fleece_pots' => ($crop->outdoor_sow_offset_days ?? null) !== null && ($method !== 'winter_jugs' || ! $this->isTender($crop)),
             default => true,
         };
+    }
+
+    /** Where the temperature outdoors is known, and what the species makes of it: whether it is up within a month. */
+    private function comesUpInTheBed(stdClass $crop, int $offset): bool
+    {
+        $outside = array_column($this->draft->rows('places'), null, 'id')[$this->draft->place('outside')] ?? null;
+        $celsius = $outside->temp_c ?? null;
+        $table = array_map(
+            fn (array $row): GerminationRow => new GerminationRow($row['temp_c'], $row['days'], $row['percent']),
+            $this->draft->factsOf($crop)->germination ?? [],
+        );
+        if ($celsius === null || $table === []) {
+            return true;
+        }
+        $frost = Day::parse(Cell::text($this->draft->document->{$crop->anchor ?? 'last_frost'} ?? $this->draft->document->last_frost));
+        $months = is_array($celsius) ? array_map(floatval(...), array_values(array_filter($celsius, is_numeric(...)))) : (float) Cell::text($celsius);
+        $bed = new Seedbed($table, new Place('bed', 'Bed', $months, outdoors: true), null, null);
+
+        return $bed->sown($frost->number + $offset, 1.0)->days <= self::UP_WITHIN_DAYS;
     }
 
     private function isTender(stdClass $crop): bool
