@@ -8,7 +8,6 @@ use JollyPenny\Core\Books\Head;
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Energy\DailyLightIntegral;
 use JollyPenny\Core\Energy\PlaceEnergy;
-use JollyPenny\Core\Sowing\Distribution;
 use JollyPenny\Core\Sowing\Finish;
 
 /** A set-up's figures out of its books. Costing rules, section 8. */
@@ -31,8 +30,13 @@ final readonly class SetupCosting
         $hours = $sum('hours');
         $grownCost = $sum('cost');
         $fill = new FillingTheList($crops, $books);
-        $useful = self::useful($books);
-        [$low, $high] = [$useful->percentile(Finish::LOW), $useful->percentile(Finish::HIGH)];
+        // Plants somebody wants, of all grown crops together.
+        [$low, $high] = $books->together->percentiles(
+            fn (int $crop, int $finished): int => min($finished, $books->plans[$crop]->crop->wanted),
+            array_keys($books->plans),
+            Finish::LOW,
+            Finish::HIGH,
+        );
         $crowding = Crowding::of($books->energy);
         $shopping = ShoppingList::of($books);
         $lights = self::lights($books);
@@ -104,14 +108,5 @@ final readonly class SetupCosting
         }
 
         return $warnings;
-    }
-
-    /** Plants somebody wants, of all grown crops together. */
-    private static function useful(SetupBooks $books): Distribution
-    {
-        return $books->together->sum(
-            fn (int $crop, int $finished): int => min($finished, $books->plans[$crop]->crop->wanted),
-            array_keys($books->plans),
-        );
     }
 }

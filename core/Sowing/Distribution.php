@@ -16,7 +16,7 @@ final readonly class Distribution
     private const SURE = 1e-12;
 
     /** @param  array<int, float>  $masses  P(X = first), P(X = first + 1), … */
-    private function __construct(private int $first, private array $masses)
+    private function __construct(public int $first, private array $masses)
     {
     }
 
@@ -117,6 +117,31 @@ final readonly class Distribution
         return new self($first, $dense);
     }
 
+    /** The largest number that is possible at all. */
+    public function last(): int
+    {
+        return $this->first + count($this->masses) - 1;
+    }
+
+    /** Counted in steps of so many; what lies between two steps goes to both, so that the mean stays. */
+    public function inSteps(int $step): self
+    {
+        if ($step === 1) {
+            return $this;
+        }
+        $first = intdiv($this->first, $step);
+        $masses = array_fill(0, intdiv($this->last(), $step) - $first + 2, 0.0);
+        foreach ($this->masses as $i => $mass) {
+            $number = $this->first + $i;
+            $at = intdiv($number, $step) - $first;
+            $over = ($number % $step) / $step;
+            $masses[$at] += $mass * (1.0 - $over);
+            $masses[$at + 1] += $mass * $over;
+        }
+
+        return self::trimmed($first, array_values($masses));
+    }
+
     /** The sum with another, independent of it; sums above the most are left out, so that the masses no longer make 1. */
     public function plus(self $other, int $most = PHP_INT_MAX): self
     {
@@ -138,6 +163,47 @@ final readonly class Distribution
         }
 
         return self::trimmed($first, array_slice($sums, 0, $length));
+    }
+
+    /**
+     * The sum of many that are independent, short ones first: that keeps the work down. Those that are alike are doubled.
+     *
+     * @param  list<self>  $of
+     */
+    public static function sum(array $of, int $most = PHP_INT_MAX): self
+    {
+        $alike = [];
+        foreach ($of as $one) {
+            $key = "{$one->first} ".count($one->masses)." {$one->masses[0]}";
+            while (isset($alike[$key]) && ($alike[$key][0]->first !== $one->first || $alike[$key][0]->masses !== $one->masses)) {
+                $key .= '+';
+            }
+            $alike[$key] = [$one, ($alike[$key][1] ?? 0) + 1];
+        }
+        $sums = array_map(fn (array $pair): self => $pair[0]->times($pair[1], $most), array_values($alike));
+        // Added up in pairs, round by round, like with like.
+        while (count($sums) > 1) {
+            usort($sums, fn (self $a, self $b): int => count($a->masses) <=> count($b->masses));
+            $pairs = array_chunk($sums, 2);
+            $sums = array_map(fn (array $pair): self => isset($pair[1]) ? $pair[0]->plus($pair[1], $most) : $pair[0], $pairs);
+        }
+
+        return $sums[0] ?? self::always(0);
+    }
+
+    /** The sum of so many like this, independent of each other. */
+    private function times(int $times, int $most): self
+    {
+        $sum = null;
+        for ($power = $this; ; $power = $power->plus($power, $most)) {
+            if (($times & 1) === 1) {
+                $sum = $sum === null ? $power : $sum->plus($power, $most);
+            }
+            $times >>= 1;
+            if ($times === 0) {
+                return $sum ?? self::always(0);
+            }
+        }
     }
 
     /** So many instead, with this chance. */

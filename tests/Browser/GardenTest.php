@@ -22,7 +22,7 @@ it('offers the next step where there is nothing yet', function () {
     $this->click('[data-add-setup]');
     $this->waitFor(function () {
         foreach ($this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('.ant-dropdown-menu-item')) as $item) {
-            if ($item->getText() === 'Buy it all') {
+            if ($item->getText() === 'Buy what is sold, sow the rest in the bed') {
                 $item->click();
 
                 return true;

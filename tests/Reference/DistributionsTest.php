@@ -5,6 +5,7 @@ declare(strict_types=1);
 use JollyPenny\Core\Books\CapitalRecovery;
 use JollyPenny\Core\Germination\NormalDistribution;
 use JollyPenny\Core\Sowing\Binomial;
+use JollyPenny\Core\Sowing\Distribution;
 use Tests\Reference\Libraries;
 use Tests\Seasons;
 
@@ -111,6 +112,30 @@ it('mixes good and bad packets and seasons as @stdlib\'s binomials do', function
     }
     $short = array_sum(array_map(fn ($weight, $cdf) => $weight * $cdf, $weights, Libraries::answers($questions)));
     expect($crop->p_enough)->toBeNear(0.97 * (1 - $short), 1e-10)->and(1 - $short)->toBeGreaterThanOrEqual(0.9);
+});
+
+it('adds up many as one binomial of all their trials', function () {
+    // Sums of independent binomials of one probability are binomial: B(20, p) seven times and B(5, p) thrice are B(155, p) (any textbook).
+    foreach ([0.05, 0.3, 0.83] as $p) {
+        $sum = Distribution::sum([...array_fill(0, 7, Distribution::binomial(20, $p)), ...array_fill(0, 3, Distribution::binomial(5, $p))]);
+        $whole = Binomial::of(155, $p);
+        foreach ([0, 5, 8, 40, 46, 60, 120, 129, 140, 155] as $k) {
+            expect($sum->atLeast($k))->toEqualWithDelta($whole->atLeast($k), 1e-12, "{$p} {$k}");
+        }
+        expect($sum->mean())->toEqualWithDelta(155 * $p, 1e-9);
+    }
+});
+
+it('counts in steps without moving the mean, and a percentile by no more than a step', function () {
+    foreach ([0.2, 0.5, 0.9] as $p) {
+        $exact = Distribution::binomial(4000, $p);
+        foreach ([2, 3, 7, 10] as $step) {
+            $stepped = $exact->inSteps($step);
+            expect($step * $stepped->mean())->toEqualWithDelta(4000 * $p, 1e-6)
+                ->and(abs($step * $stepped->percentile(0.1) - $exact->percentile(0.1)))->toBeLessThanOrEqual($step)
+                ->and(abs($step * $stepped->percentile(0.9) - $exact->percentile(0.9)))->toBeLessThanOrEqual($step);
+        }
+    }
 });
 
 it('agrees with the engineering-economy tables on capital recovery', function (float $rate, int $seasons, float $printed) {

@@ -34,7 +34,7 @@ export function TillStrip({ till, last, explain, where }: Props) {
   return (
     <aside className={s.till} aria-label="What one finished seedling costs you">
       <dl>
-        <div className={s.tillLead}>
+        <div className={s.tillLead} data-moved={last !== null}>
           <dt>
             One finished seedling
             {till.per_finished_low !== null && till.per_finished_high !== null && (

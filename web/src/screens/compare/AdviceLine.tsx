@@ -9,8 +9,10 @@ const SHOWN = 4;
 type Advice = NonNullable<Compared['comparison']['advice']>;
 
 /** One sentence: grow these, buy those, it costs so much and saves so much; or buy them all. */
-export function AdviceLine({ advice, season }: { advice: Compared['comparison']['advice']; season: Season }) {
+export function AdviceLine({ compared, season }: { compared: Compared['comparison']; season: Season }) {
+  const { advice } = compared;
   if (advice === null) return null;
+  const buys = compared.setups.find(({ id }) => id === advice.setup)?.to_buy.length !== 0 || advice.fitted !== null;
   const setup = season.setups.find(({ id }) => id === advice.setup)?.name ?? advice.setup;
   const cash = (amount: number) => money(amount, season.currency);
   const trip =
@@ -35,7 +37,7 @@ export function AdviceLine({ advice, season }: { advice: Compared['comparison'][
       : {whatToDo(advice, season)}. Filling your list costs {cash(advice.cost)}
       {trip}; growing saves {cash(advice.saves)} against buying the same plants
       {advice.p_keep === null ? '' : `, and something in ${odds(advice.p_keep).replace(' in 100', ' of 100')} seasons`}.
-      {advice.payback_season === null ? '' : ` ${paidBack(advice.payback_season)}`}
+      {advice.payback_season === null || !buys ? '' : ` ${paidBack(advice.payback_season)}`}
       <Short advice={advice} />
     </p>
   );
@@ -60,11 +62,11 @@ function Short({ advice }: { advice: Advice }) {
   if (advice.qualifies) return null;
   const missing = Math.round(advice.missing);
   return (
-    <span className="trouble">
+    <span>
       {' '}
       {missing >= 1
-        ? `▲ No way here supplies the whole list; this one is short of the fewest, ${count(missing)} ${plural(missing, 'plant')} that nobody sells.`
-        : '▲ No way here has room for the whole list; this one would be crowded.'}
+        ? `No way here is sure of the whole list; this one leaves the fewest open, about ${count(missing)} ${plural(missing, 'plant')} that nobody sells.`
+        : 'No way here has room for the whole list; this one would be crowded.'}
     </span>
   );
 }

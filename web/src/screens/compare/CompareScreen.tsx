@@ -100,6 +100,8 @@ function Side({ shown }: { shown: OnScreen }) {
   const results = new Map(data.result.setups.map((result) => [result.id, result]));
   const { wanted } = shown.pictures;
   const best = data.comparison.advice?.setup;
+  // What every way is short of is said once, above.
+  const allShort = data.comparison.setups.every(({ fair }) => !fair);
   const unfair = data.comparison.setups.filter(({ fair, priced_in }) => !fair && priced_in !== null);
   if (season.setups.length === 0 || season.crops.length === 0) {
     return (
@@ -114,7 +116,15 @@ function Side({ shown }: { shown: OnScreen }) {
     setups.map((row) => {
       const [result, compared] = [results.get(row.id), data.comparison.setups.find(({ id }) => id === row.id)];
       return result && compared ? (
-        <Cell key={row.id} season={season} result={result} compared={compared} here={row.id === setup.id} price={price} />
+        <Cell
+          key={row.id}
+          season={season}
+          result={result}
+          compared={compared}
+          here={row.id === setup.id}
+          price={price}
+          allShort={allShort}
+        />
       ) : (
         <td key={row.id} />
       );
@@ -126,7 +136,7 @@ function Side({ shown }: { shown: OnScreen }) {
           <h1>
             What one plant in the bed costs you, {count(setups.length)} {setups.length === 1 ? 'way' : 'ways'}
           </h1>
-          <AdviceLine advice={data.comparison.advice} season={season} />
+          <AdviceLine compared={data.comparison} season={season} />
           <p className="quiet">
             Each coin is {coinMoney(data.stacks.coin, season.currency)}.
             {data.comparison.nursery === null

@@ -16,6 +16,8 @@ interface Props {
   here: boolean;
   /** What it cannot supply is priced in at the nursery. */
   price: boolean;
+  /** No way supplies the whole list. */
+  allShort: boolean;
 }
 
 const LACKS: Record<string, (n: number) => string> = {
@@ -48,10 +50,12 @@ export function LeadCell({ season, result, compared, here, price }: Props) {
 }
 
 /** Whatever makes a price less than it seems: crowding, light, warmth, plants the way cannot supply; and what it takes to fit. */
-export function LacksCell({ season, result, compared, here, price }: Props) {
+export function LacksCell({ season, result, compared, here, price, allShort }: Props) {
   return (
     <td className={here ? 'here' : undefined}>
-      {!compared.fair && !(price && compared.fair_priced_in) && <small className="trouble">▲ not the whole list</small>}
+      {!compared.fair && !allShort && !(price && compared.fair_priced_in) && (
+        <small className="trouble">▲ not the whole list</small>
+      )}
       {result.crowded_days > 0 && (
         <small className="trouble">
           ▲ crowded {result.crowded_days} {plural(result.crowded_days, 'day')}

@@ -80,7 +80,7 @@ export function StackRow({ stacks, compared, setups, currency, shown }: Props) {
                 }}
               />
               {line !== null && (
-                <line x1="-60" x2="190" y1={line - height} y2={line - height} className={chartsStyles.nurseryLine} />
+                <line x1="-600" x2="800" y1={line - height} y2={line - height} className={chartsStyles.nurseryLine} />
               )}
               <line x1="0" x2="130" y1="1" y2="1" className={chartsStyles.floor} />
             </svg>
