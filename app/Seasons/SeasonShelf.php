@@ -7,6 +7,8 @@ namespace App\Seasons;
 use App\Models\Season;
 use App\Models\User;
 use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Catalogue\Cell;
+use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Season\File\SeasonSchema;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use stdClass;
@@ -15,6 +17,9 @@ use stdClass;
 final class SeasonShelf
 {
     private const MOST = 200;
+
+    /** So that a number has room behind it. */
+    private const LONGEST_NAME = 190;
 
     /** Text of all of a garden's seasons. */
     private const MOST_BYTES = 50_000_000;
@@ -52,6 +57,10 @@ final class SeasonShelf
                     ' MB, which is all there is room for. Delete a season you no longer need.',
             ]);
         }
+
+        /** @var list<string> $names */
+        $names = $user->seasons()->pluck('name')->all();
+        $document->name = SeasonDraft::freeAmong($names, mb_substr(Cell::text($document->name), 0, self::LONGEST_NAME));
 
         return self::keep($user, $document);
     }

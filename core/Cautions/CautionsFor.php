@@ -47,7 +47,9 @@ final readonly class CautionsFor
             $found = [...$found, ...array_keys(array_filter([
                 Caution::Electricity->value => ($stage->light && $setup->lights !== []) || ($stage->mat && $setup->mats !== []),
                 Caution::Fire->value => $stage->mat && $setup->mats !== [],
-                Caution::Mercury->value => $stage->light && $this->hasTubes($setup),
+                Caution::Mercury->value => $stage->light && $this->hasLamp($setup, '/tube|fluoresc/i'),
+                Caution::LampBox->value => $stage->light && $this->hasLamp($setup, '/lamp box|box of lamps|tote/i'),
+                Caution::Refrigerator->value => $stage->mat && $this->cools($setup),
                 Caution::BoilingWater->value => ($mix->kwhPerL ?? 0.0) > 0.0,
                 Caution::Dust->value => $mix !== null,
                 Caution::Bleach->value => $container !== null && ! $container->singleUse && $container->packPrice > 0.0,
@@ -69,10 +71,21 @@ final readonly class CautionsFor
         return Caution::tryFrom($facts->caution ?? '');
     }
 
-    private function hasTubes(Setup $setup): bool
+    private function cools(Setup $setup): bool
+    {
+        foreach ($this->season->mats as $mat) {
+            if (in_array($mat->id, $setup->mats, true) && $mat->liftC < 0.0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function hasLamp(Setup $setup, string $pattern): bool
     {
         foreach ($this->season->lights as $light) {
-            if (in_array($light->id, $setup->lights, true) && preg_match('/tube|fluoresc/i', $light->name) === 1) {
+            if (in_array($light->id, $setup->lights, true) && preg_match($pattern, $light->name) === 1) {
                 return true;
             }
         }

@@ -24,8 +24,8 @@ final readonly class ReadyMade
     /** Planted out this long before the last frost, a crop is hardy. */
     private const HARDY_DAYS = -14;
 
-    /** Later than this, what is sown in the bed is eaten or overgrown. Common practice, no source. */
-    private const UP_WITHIN_DAYS = 30;
+    /** Later than this, what is sown in the bed is eaten or overgrown; hardy seed waits for the soil to warm. Common practice, no source. */
+    private const UP_WITHIN_DAYS = ['tender' => 30, 'hardy' => 80];
 
     public function __construct(private SeasonDraft $draft)
     {
@@ -89,16 +89,17 @@ final readonly class ReadyMade
 
     private function methodFor(stdClass $crop, SetupPlan $plan): string
     {
-        $facts = $this->draft->factsOf($crop);
-        foreach ($this->classes($crop, $facts) as $class) {
-            foreach ($plan->methods[$class] ?? [] as $method) {
-                if ($this->isPossible($method, $crop)) {
-                    return $this->method($plan, $method);
-                }
+        $wishes = [];
+        foreach ($this->classes($crop, $this->draft->factsOf($crop)) as $class) {
+            array_push($wishes, ...$plan->methods[$class] ?? []);
+        }
+        foreach ($wishes as $method) {
+            if ($this->isPossible($method, $crop)) {
+                return $this->method($plan, $method);
             }
         }
 
-        return $this->method($plan, $plan->methods['else'][0]);
+        return $this->method($plan, $wishes[0] ?? $plan->methods['else'][0]);
     }
 
     /** @return list<string> what the crop is, the most telling first */
@@ -126,7 +127,7 @@ final readonly class ReadyMade
         };
     }
 
-    /** Where the temperature outdoors is known, and what the species makes of it: whether it is up within a month. */
+    /** Where the temperature outdoors is known, and what the species makes of it: whether it is up in good time. */
     private function comesUpInTheBed(stdClass $crop, int $offset): bool
     {
         $outside = array_column($this->draft->rows('places'), null, 'id')[$this->draft->place('outside')] ?? null;
@@ -142,7 +143,7 @@ final readonly class ReadyMade
         $months = is_array($celsius) ? array_map(floatval(...), array_values(array_filter($celsius, is_numeric(...)))) : (float) Cell::text($celsius);
         $bed = new Seedbed($table, new Place('bed', 'Bed', $months, outdoors: true), null, null);
 
-        return $bed->sown($frost->number + $offset, 1.0)->days <= self::UP_WITHIN_DAYS;
+        return $bed->sown($frost->number + $offset, 1.0)->days <= self::UP_WITHIN_DAYS[$this->isTender($crop) ? 'tender' : 'hardy'];
     }
 
     private function isTender(stdClass $crop): bool

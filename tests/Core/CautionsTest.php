@@ -71,3 +71,13 @@ it('warns of boiling water, dust, tubes, saved plastic, hot seed and selling whe
     $demo['species'][1]['name'] = 'Hot pepper';
     expect(cautions($demo, 0, 6))->toContain('selling')->and(cautions($demo, 3, 0))->toContain('hot_seed');
 });
+
+it('warns of a lamp box, and of a chamber that cools', function () {
+    $file = Seasons::small();
+    expect(cautions($file))->not->toContain('lamp_box')->not->toContain('refrigerator');
+    $file['lights'][0]['name'] = 'Lamp box: two LED bulbs in a lined tote';
+    $file['methods'][0]['stages'][0]['mat'] = true;
+    $file['mats'] = [['id' => 'cool', 'name' => 'Chamber', 'place' => 'room', 'watts' => 60, 'flats' => 4, 'lift_c' => -1, 'price' => 90, 'life_seasons' => 8]];
+    $file['setups'][0]['mats'] = ['cool'];
+    expect(cautions($file))->toContain('lamp_box')->toContain('refrigerator');
+});

@@ -92,3 +92,20 @@ it('goes over the years', function () {
         $this->getJson("/api/seasons/{$season->id}/years?{$query}")->assertStatus(422);
     }
 });
+
+it('puts a crowded set-up beside, made to fit, once, as bin/jolly fit does', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $compared = fn () => array_column($this->getJson("/api/seasons/{$season->id}/compare")->json('comparison.setups'), null, 'id');
+    $fitted = $compared()['blocks']['fitted'];
+    $added = $this->postJson("/api/seasons/{$season->id}/setups", ['fit' => 'blocks'])->assertOk()->json('added');
+    expect($added)->toBe('blocks-fit');
+    $results = array_column($this->getJson("/api/seasons/{$season->id}/compare")->json('result.setups'), null, 'id');
+    expect($results['blocks-fit']['crowded_days'])->toBe(0)
+        ->and($results['blocks-fit']['per_wanted'])->toEqualWithDelta($fitted['per_wanted'], 1e-9)
+        ->and($compared()['blocks']['fitted'])->toBeNull();
+    $this->postJson("/api/seasons/{$season->id}/setups", ['fit' => 'blocks'])->assertStatus(422);
+    $this->postJson("/api/seasons/{$season->id}/setups", ['fit' => 'nowhere'])->assertStatus(404);
+    $this->postJson("/api/seasons/{$season->id}/undo")->assertOk();
+    expect($compared())->not->toHaveKey('blocks-fit');
+});

@@ -23,6 +23,34 @@ it('makes seasons from the demo, from a file and from three answers', function (
     expect($this->getJson('/api/seasons')->json('seasons'))->toHaveCount(5);
 });
 
+it('gives no two seasons one name', function () {
+    [$user] = gardener();
+    $this->actingAs($user);
+    foreach ([1, 2, 3] as $_) {
+        $this->postJson('/api/seasons', ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.21])->assertStatus(201);
+    }
+    $names = array_column($this->getJson('/api/seasons')->json('seasons'), 'name');
+    expect(array_unique($names))->toHaveCount(4)->and($names)->toContain('Spring 2027', 'Spring 2027 (2)', 'Spring 2027 (3)');
+});
+
+it('moves the catalogue\'s prices with the currency, leaves one\'s own, and takes all of it back', function () {
+    [$user] = gardener();
+    $this->actingAs($user);
+    $id = $this->postJson('/api/seasons', ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.21, 'have' => ['led']])->json('id');
+    $state = fn () => $this->getJson("/api/seasons/{$id}")->json('season');
+    $price = fn (array $season, string $list, string $row, string $key) => array_column($season[$list], $key, 'id')[$row];
+    $change = fn (array $changes) => $this->patchJson("/api/seasons/{$id}", ['changes' => $changes])->assertOk();
+    $before = $state();
+    $change([['path' => ['supplies', 'starter', 'pack_price'], 'from' => 8.49, 'to' => 3.0]]);
+    $change([['path' => ['currency'], 'from' => 'USD', 'to' => 'JPY']]);
+    $after = $state();
+    expect($price($after, 'supplies', 'starter', 'pack_price'))->toEqual(3.0)
+        ->and($price($after, 'lights', 'led-shop', 'price'))->toBeGreaterThan(2000)
+        ->and($price($after, 'nursery', 'six', 'price') / 10)->toEqual(round($price($after, 'nursery', 'six', 'price') / 10));
+    $this->postJson("/api/seasons/{$id}/undo")->assertOk();
+    expect($price($state(), 'lights', 'led-shop', 'price'))->toEqual($price($before, 'lights', 'led-shop', 'price'));
+});
+
 it('says every fault of a file, and makes nothing of it', function (string $text, string $path) {
     [$user] = gardener();
     $answer = $this->actingAs($user)
@@ -46,7 +74,7 @@ it('refuses answers that cannot be', function (array $input) {
     $this->actingAs($user)
         ->postJson('/api/seasons', $input + ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.2])
         ->assertStatus(422);
-})->with([[['last_frost' => '2027-02-30']], [['rate' => -1]], [['rate' => 'cheap']], [['have' => ['rocket']]], [['from' => 'nowhere']]]);
+})->with([[['last_frost' => '2027-02-30']], [['rate' => -1]], [['rate' => 'cheap']], [['have' => ['rocket']]], [['from' => 'nowhere']], [['currency' => 'XTS']], [['currency' => 'KPW']]]);
 
 it('copies, puts away, deletes and has back', function () {
     [$user, $season] = gardener();
