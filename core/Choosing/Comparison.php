@@ -34,8 +34,8 @@ final readonly class Comparison
         $season = $costing->season;
         $results = $fitted = $standings = [];
         foreach ($season->setups as $setup) {
-            $results[$setup->id] = $result = $costing->setup($setup);
-            [$fitted[$setup->id], $standing] = Fitted::of($result, $season, $setup) ?? [null, null];
+            $results[$setup->id] = $costing->setup($setup);
+            [$fitted[$setup->id], $standing] = Fitted::of($costing, $setup) ?? [null, null];
             $standings[$setup->id] = $standing ?? new Standing($costing, $setup);
         }
         uasort($standings, fn (Standing $a, Standing $b): int => $a->compare($b));

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Choosing;
 
 use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Results\SetupResult;
-use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
 
 /** What a crowded set-up comes to with lamps and mats enough for it. */
@@ -33,9 +31,10 @@ final readonly class Fitted
     /**
      * @return array{self, Standing}|null null where it is not crowded, where nothing can be added, or where it stands beside already
      */
-    public static function of(SetupResult $result, Season $season, Setup $setup): ?array
+    public static function of(SeasonCosting $costing, Setup $setup): ?array
     {
-        $fitted = $result->crowded_days === 0 ? null : (new MadeToFit($season, $setup))->season();
+        $season = $costing->season;
+        $fitted = $costing->setup($setup)->crowded_days === 0 ? null : (new MadeToFit($costing, $setup))->season();
         if ($fitted === null) {
             return null;
         }
@@ -43,7 +42,7 @@ final readonly class Fitted
         if ($more === []) {
             return null;
         }
-        $standing = new Standing(new SeasonCosting($fitted), $fitted->setups[count($fitted->setups) - 1], isFitted: true);
+        $standing = new Standing(new SeasonCosting($fitted, like: $costing), $fitted->setups[count($fitted->setups) - 1], isFitted: true);
         $with = $standing->result;
 
         return [

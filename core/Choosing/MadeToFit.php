@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Choosing;
 
+use JollyPenny\Core\Energy\PlaceEnergy;
 use JollyPenny\Core\Energy\PlaceLoad;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Light;
@@ -22,8 +23,11 @@ final class MadeToFit
 
     private int $left = self::MOST;
 
-    public function __construct(private readonly Season $season, private readonly Setup $setup)
+    private readonly Season $season;
+
+    public function __construct(private readonly SeasonCosting $costing, private readonly Setup $setup)
     {
+        $this->season = $costing->season;
     }
 
     public static function idOf(Setup $setup): string
@@ -39,8 +43,9 @@ final class MadeToFit
             return null;
         }
         $this->left = self::MOST;
-        $lights = $this->more($this->season->lights, $this->setup->lights, PlaceLoad::LIGHT);
-        $mats = $this->more($this->season->mats, $this->setup->mats, PlaceLoad::HEAT);
+        $places = $this->costing->books($this->setup)->energy->places;
+        $lights = $this->more($this->season->lights, $this->setup->lights, PlaceLoad::LIGHT, $places);
+        $mats = $this->more($this->season->mats, $this->setup->mats, PlaceLoad::HEAT, $places);
         $setup = $this->setup->with(
             id: $id,
             name: mb_substr($this->setup->name, 0, self::LONGEST_NAME).', made to fit',
@@ -58,14 +63,15 @@ final class MadeToFit
     /**
      * @param  list<Light|Mat>  $rows  all of the season's
      * @param  list<string>  $named  by the set-up
+     * @param  array<array-key, PlaceEnergy>  $places
      * @return list<Light|Mat> copies, so that what stands there is covered
      */
-    private function more(array $rows, array $named, int $kind): array
+    private function more(array $rows, array $named, int $kind, array $places): array
     {
         $byId = array_column($rows, null, 'id');
         $taken = array_column($rows, 'id');
         $copies = [];
-        foreach ((new SeasonCosting($this->season))->books($this->setup)->energy->places as $place) {
+        foreach ($places as $place) {
             $here = array_values(array_filter($named, fn (string $id): bool => $byId[$id]->place === $place->place->id));
             if ($here === []) {
                 continue;

@@ -129,7 +129,7 @@ final readonly class Jolly
 
     private static function fitted(Season $season, Setup $setup): Season
     {
-        return (new MadeToFit($season, $setup))->season() ??
+        return (new MadeToFit(new SeasonCosting($season), $setup))->season() ??
             throw InvalidSeason::because(
                 ['setups'],
                 'There is a set-up "'.MadeToFit::idOf($setup).'" already.',

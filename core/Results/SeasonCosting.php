@@ -24,11 +24,12 @@ final readonly class SeasonCosting
     /** @var WeakMap<Setup, SetupResult> what has been reckoned already */
     private WeakMap $results;
 
-    public function __construct(public Season $season)
+    /** @param  ?self  $like  of a season that has the same but for more lamps, mats and set-ups: plans and baskets are shared */
+    public function __construct(public Season $season, ?self $like = null)
     {
         $this->index = SeasonIndex::of($season);
-        $this->planner = new CropPlanner($this->index);
-        $this->nursery = new NurseryBook($this->index);
+        $this->planner = $like->planner ?? new CropPlanner($this->index);
+        $this->nursery = $like->nursery ?? new NurseryBook($this->index);
         $this->results = new WeakMap();
     }
 

@@ -249,7 +249,7 @@ it('makes a crowded set-up fit with more of its own lamps', function () {
     $file['lights'][0]['owned'] = true;
     $file['lights'][] = ['id' => 'lamp+2'] + $file['lights'][0];
     $season = Seasons::read($file);
-    $fitted = (new MadeToFit($season, $season->setups[0]))->season();
+    $fitted = (new MadeToFit(new SeasonCosting($season), $season->setups[0]))->season();
     $setup = $fitted->setups[1];
     expect([$setup->id, $setup->name, $setup->lights])
         ->toBe(['bench-fit', 'Bench, made to fit', ['lamp', 'lamp+1', 'lamp+3']])
@@ -259,7 +259,7 @@ it('makes a crowded set-up fit with more of its own lamps', function () {
         ->toBe([true, true, false, false])
         ->and((new SeasonCosting($fitted))->setup($setup)->crowded_days)
         ->toBe(0)
-        ->and((new MadeToFit($fitted, $fitted->setups[0]))->season())
+        ->and((new MadeToFit(new SeasonCosting($fitted), $fitted->setups[0]))->season())
         ->toBeNull();
     [$code, $out] = jolly('fit - --setup bench', Seasons::json($file));
     expect($code)->toBe(0)->and(json_decode($out, true)['setups'][1]['lights'])->toBe($setup->lights);

@@ -119,7 +119,7 @@ it('advises the cheapest way that supplies the whole list and has room for it', 
     foreach ($season->setups as $setup) {
         $result = $costing->setup($setup);
         if ($result->crowded_days > 0) {
-            $fitted = (new MadeToFit($season, $setup))->season();
+            $fitted = (new MadeToFit(new SeasonCosting($season), $setup))->season();
             $result = (new SeasonCosting($fitted))->setup(array_column($fitted->setups, null, 'id')["{$setup->id}-fit"]);
         }
         $stand[$setup->id] = $result;

@@ -20,6 +20,7 @@ use JollyPenny\Core\Choosing\MadeToFit;
 use JollyPenny\Core\Drafting\ReadyMade;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Pictures\ComparedStacks;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Years\YearsCosting;
@@ -164,7 +165,7 @@ final class CompareController
     {
         $season = (new SeasonReader)->readDocument($draft->document);
         $setup = array_column($season->setups, null, 'id')[$id] ?? throw new NotFoundHttpException;
-        $fitted = (new MadeToFit($season, $setup))->season()
+        $fitted = (new MadeToFit(new SeasonCosting($season), $setup))->season()
             ?? throw ValidationException::withMessages(['fit' => 'It stands beside already, made to fit. Show that one.']);
         $document = (new SeasonWriter)->document($fitted);
         foreach (['lights', 'mats', 'setups'] as $list) {
