@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ApiDocsController;
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\CompareController;
@@ -15,6 +16,7 @@ use App\Http\Controllers\MethodController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ThingController;
 use App\Http\Controllers\WorkController;
 use App\Http\Controllers\WorkingController;
 use App\Http\Middleware\GardenAtOnce;
@@ -62,6 +64,9 @@ Route::prefix('api')
                 Route::post('methods', [MethodController::class, 'store']);
                 Route::put('methods/{method}/survival', [MethodController::class, 'survival']);
                 Route::get('setups/{setup}/methods/{method}/growth', [MethodController::class, 'growth']);
+                Route::get('setups/{setup}/bench', [BenchController::class, 'bench']);
+                Route::get('setups/{setup}/pots', [BenchController::class, 'pots']);
+                Route::post('things', [ThingController::class, 'store']);
                 Route::post('work', [WorkController::class, 'store']);
                 Route::get('work/{work}', [WorkController::class, 'show']);
                 Route::delete('work/{work}', [WorkController::class, 'destroy']);

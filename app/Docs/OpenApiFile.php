@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace App\Docs;
 
 use App\Work\WorkKind;
+use JollyPenny\Core\Bench\Bench;
 use JollyPenny\Core\Catalogue\PriceLevel;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\CropChoice;
 use JollyPenny\Core\Choosing\Difference;
+use JollyPenny\Core\Choosing\GrownStage;
 use JollyPenny\Core\Choosing\Relief;
 use JollyPenny\Core\Pictures\BenchDays;
 use JollyPenny\Core\Pictures\ComparedStacks;
 use JollyPenny\Core\Pictures\Moved;
 use JollyPenny\Core\Pictures\SetupPicture;
+use JollyPenny\Core\Potting\Potting;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\File\SeasonSchema;
 use JollyPenny\Core\Tasks\Task;
@@ -75,6 +78,7 @@ final class OpenApiFile
             SetupYears::class,
         ]);
         [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
+        [$grown] = array_map($shapes->of(...), [GrownStage::class, Bench::class, Potting::class]);
         $workKind = $shapes->of(WorkKind::class);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
@@ -124,21 +128,14 @@ final class OpenApiFile
                 'done' => $whole,
                 'total' => ['type' => 'integer', 'description' => '0 where nobody knows'],
             ]),
-            'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe], ['school', 'copy', 'setup']),
+            'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe, 'crop' => $text], ['school', 'copy', 'setup', 'crop']),
             'Survival' => self::object(['preset' => ['enum' => ['first_year', 'usual', 'careful']], 'setup' => $maybe], ['setup']),
-            'Growth' => self::object([
-                'crop' => $maybe,
-                'stages' => $list(
-                    self::object([
-                        'stage' => $text,
-                        'per_finished' => ['type' => ['number', 'null']],
-                        'cost' => ['type' => ['number', 'null']],
-                        'hours' => ['type' => ['number', 'null']],
-                        'sites' => ['type' => ['integer', 'null']],
-                    ]),
-                ),
-                'used_by' => $list($text),
-            ]),
+            'Growth' => self::object(['crop' => $maybe, 'stages' => $list($grown), 'used_by' => $list($text), 'crops' => $list($text)]),
+            'NewThing' => self::object(
+                ['list' => $text, 'catalogue' => $text, 'name' => $text, 'place' => $text, 'setup' => $text, 'count' => $whole],
+                ['catalogue', 'name', 'place', 'setup', 'count'],
+            ),
+            'CatalogueThing' => self::object(['id' => $text, 'name' => $text, 'price' => ['type' => ['number', 'null']], 'source' => $text]),
             'Calendar' => self::object([
                 'tasks' => $list($task),
                 'timing' => $list($timing),
@@ -204,6 +201,7 @@ final class OpenApiFile
                 'schools' => $map($text),
                 'currencies' => $list($currency),
                 'price_levels' => $list($level),
+                'things' => $map($list(['$ref' => '#/components/schemas/CatalogueThing'])),
                 'setups' => $list(self::object(['id' => $text, 'name' => $text])),
             ]),
             'Term' => self::object([

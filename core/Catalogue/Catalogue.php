@@ -108,6 +108,32 @@ final class Catalogue
         return self::ofKind('gear');
     }
 
+    /** @return array<string, list<array{id: string, name: string, price: ?float, source: string}>> what can be put into a season, by list; US dollars */
+    public function things(): array
+    {
+        $things = [];
+        foreach (['lights' => 'lamps', 'mats' => 'mats', 'containers' => 'containers', 'supplies' => 'supplies', 'nursery' => 'nursery'] as $list => $file) {
+            $things[$list] = array_map(self::thing(...), CatalogueFile::rows($file));
+        }
+        foreach (['trayware', 'gear'] as $kind) {
+            $rows = array_filter(CatalogueFile::rows('gear'), fn (array $row): bool => $row['kind'] === $kind);
+            $things[$kind] = array_map(self::thing(...), array_values($rows));
+        }
+
+        return $things;
+    }
+
+    /**
+     * @param  array<string, string|int|float|bool|null>  $row
+     * @return array{id: string, name: string, price: ?float, source: string}
+     */
+    private static function thing(array $row): array
+    {
+        $price = $row['price'] ?? $row['pack_price'] ?? null;
+
+        return ['id' => (string) $row['id'], 'name' => (string) $row['name'], 'price' => $price === null ? null : (float) $price, 'source' => (string) $row['source']];
+    }
+
     /** @return array<string, array<string, mixed>> the schools' methods, by id; their rows are named by catalogue ids, places by their part */
     public function methods(): array
     {

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Choosing;
 
+use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Method;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Sowing\TwoValues;
 
 /** How the cost of one finished plant grows as a method's stages are added, for one crop with everything else as it is. */
 final readonly class MethodGrowth
@@ -17,21 +19,44 @@ final readonly class MethodGrowth
     {
     }
 
-    /**
-     * @return list<array{stage: string, per_finished: ?float, cost: ?float, hours: ?float, sites: ?int}> after each stage
-     */
+    /** @return list<GrownStage> after each stage */
     public function of(Setup $setup, string $method, string $crop): array
     {
         $growth = [];
         $whole = array_column($this->season->methods, null, 'id')[$method];
+        $line = $this->line($this->season, $setup->raising($crop, $method), $crop);
+        $bad = $this->badSeason($whole);
+        $alive = $aliveBad = 1.0;
         foreach ($whole->stages as $i => $stage) {
             $short = $this->season->withMethod($whole->with(stages: array_slice($whole->stages, 0, $i + 1)));
-            $line = array_column((new SeasonCosting($short))->setup($setup->raising($crop, $method))->crops, null, 'id')[$crop];
-            $growth[] = ['stage' => $stage->name, 'per_finished' => $line->per_finished, 'cost' => $line->cost, 'hours' => $line->hours,
-                'sites' => $line->stages[$i]->sites ?? null];
+            $upTo = $this->line($short, $setup->raising($crop, $method), $crop);
+            $alive *= $stage->survival;
+            $aliveBad *= $stage->survival ** $bad;
+            $growth[] = new GrownStage($stage->name, $upTo->per_finished, $upTo->cost, $upTo->hours, $upTo->stages[$i]->sites ?? null,
+                $line->stages[$i]->start ?? null, $line->stages[$i]->end ?? null, (int) round(100 * $alive), (int) round(100 * $aliveBad));
         }
 
         return $growth;
+    }
+
+    private function line(Season $season, Setup $setup, string $crop): CropResult
+    {
+        return array_column((new SeasonCosting($season))->setup($setup)->crops, null, 'id')[$crop];
+    }
+
+    /** The power to which survivals are raised in a bad season. Costing rules, section 4. */
+    private function badSeason(Method $method): float
+    {
+        $survival = (float) array_product(array_column($method->stages, 'survival'));
+        [$bad] = TwoValues::around($survival, sqrt($this->season->luck * $survival * (1.0 - $survival)));
+
+        return $survival < 1.0 ? log($bad) / log($survival) : 1.0;
+    }
+
+    /** @return list<string> the crops that a set-up raises so */
+    public static function crops(Season $season, Setup $setup, string $method): array
+    {
+        return array_column(array_filter($season->crops, fn (Crop $crop): bool => $setup->methodFor($crop->id) === $method), 'id');
     }
 
     /** @return list<string> set-ups in which some crop is raised so */

@@ -79,6 +79,22 @@ final class SeasonDraft
         }
     }
 
+    /**
+     * Sets a key of a row.
+     *
+     * @param  array{string, string, string}  $path  list, row id, key
+     */
+    public function replace(array $path, mixed $value): void
+    {
+        [$list, $id, $key] = $path;
+        foreach ($this->rows($list) as $row) {
+            if ($row->id === $id) {
+                $row->{$key} = $value;
+                $this->edits[] = ['path' => $path, 'to' => $value];
+            }
+        }
+    }
+
     /** A row of the catalogue in this season: the one that is there already, or a new one. */
     public function ensure(string $list, string $id, ?string $place = null): string
     {

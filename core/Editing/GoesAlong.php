@@ -7,13 +7,16 @@ namespace JollyPenny\Core\Editing;
 use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Drafting\SeasonDraft;
+use JollyPenny\Core\Energy\PhotonFlux;
+use JollyPenny\Core\Potting\PotShape;
 use JollyPenny\Core\Season\File\SeasonSchema;
+use JollyPenny\Core\Season\Measured;
 use stdClass;
 
 /**
  * What has to go along with a change: the names of a row that is taken out, where they stand in lists or as keys (anywhere
  * else it is still in use, and the check refuses); a crop's wanted plants with what they are for; the catalogue's prices with the
- * currency.
+ * currency; what a measured pot holds; a lamp's light with its lumens.
  */
 final class GoesAlong
 {
@@ -26,6 +29,8 @@ final class GoesAlong
             count($keys) === 2 && $change->to === null => [...self::names($document, (string) $keys[0], (string) $keys[1]), $change],
             count($keys) === 3 && $keys[0] === 'crops' && $keys[2] === 'wanted' => self::wanted($document, $change),
             count($keys) === 3 && $keys[0] === 'crops' && $keys[2] === 'split' => self::split($document, $change),
+            count($keys) === 3 && $keys[0] === 'containers' && $keys[2] === 'measured' => self::potShape($document, $change),
+            count($keys) === 3 && $keys[0] === 'lights' && in_array($keys[2], ['lumens', 'kelvin'], true) => self::photonFlux($document, $change),
             $keys === ['currency'] => self::prices($document, $change),
             default => [$change],
         };
@@ -57,6 +62,57 @@ final class GoesAlong
         }
 
         return $changes;
+    }
+
+    /** @return list<Change> a pot that is measured holds what its shape holds, and stands on a flat as its width allows */
+    private static function potShape(stdClass $document, Change $change): array
+    {
+        $pot = $change->to;
+        $sides = ['rim_mm', 'base_mm', 'height_mm'];
+        if (! $pot instanceof stdClass || array_filter($sides, fn (string $side): bool => ! is_numeric($pot->{$side} ?? null) || $pot->{$side} <= 0) !== []) {
+            return [$change];
+        }
+        $measured = new Measured($pot->round === true, ...array_map(fn (string $side): float => (float) Cell::text($pot->{$side}), $sides));
+        $row = (new DocumentPath(array_slice($change->path->keys, 0, 2)))->get($document);
+        $sites = $row instanceof stdClass ? max(1, Cell::whole($row->sites_per_unit ?? 1)) : 1;
+
+        return [$change, ...self::rowChanges($document, $change, [
+            'volume_l' => round(PotShape::litres($measured), 4),
+            'top_area_m2' => round(PotShape::topArea($measured), 6),
+            'flats_per_unit' => round($sites / PotShape::perFlat($measured->rimMm), 6),
+        ])];
+    }
+
+    /** @return list<Change> light that nobody has measured is estimated from the lumens on the box, as long as it is not somebody's own number */
+    private static function photonFlux(stdClass $document, Change $change): array
+    {
+        $row = (new DocumentPath(array_slice($change->path->keys, 0, 2)))->get($document);
+        if (! $row instanceof stdClass) {
+            return [$change];
+        }
+        $estimate = fn (mixed $lumens, mixed $kelvin): ?float => is_numeric($lumens) && $lumens > 0
+            ? PhotonFlux::estimate((float) $lumens, is_numeric($kelvin) ? (float) $kelvin : null) : null;
+        $before = $estimate($row->lumens ?? null, $row->kelvin ?? null);
+        $key = (string) $change->path->keys[2];
+        $after = $estimate(...($key === 'lumens' ? [$change->to, $row->kelvin ?? null] : [$row->lumens ?? null, $change->to]));
+        $isOwn = ($row->ppf_umol_s ?? null) !== null && ! SameValue::is($row->ppf_umol_s, $before);
+
+        return $isOwn || $after === null ? [$change] : [$change, ...self::rowChanges($document, $change, ['ppf_umol_s' => $after])];
+    }
+
+    /**
+     * @param  array<string, float>  $values  of the row that is changed
+     * @return list<Change>
+     */
+    private static function rowChanges(stdClass $document, Change $change, array $values): array
+    {
+        [$list, $id] = [$change->path->keys[0], $change->path->keys[1] ?? ''];
+
+        return array_map(
+            fn (string $key, float $value): Change => Change::in($document, new DocumentPath([$list, $id, $key]), $value),
+            array_keys($values),
+            array_values($values),
+        );
     }
 
     /** @return list<Change> what still has the catalogue's price has it in the new money too; prices of one's own stay */

@@ -37,6 +37,7 @@ final class CatalogueController
             'species' => array_values($catalogue->species()),
             'schools' => $schools,
             'currencies' => Currency::all(),
+            'things' => $catalogue->things(),
             'price_levels' => array_values(PriceLevel::all()),
             'setups' => array_map(
                 fn (array $setup): array => ['id' => $setup['id'], 'name' => $setup['name']],

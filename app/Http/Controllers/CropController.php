@@ -62,20 +62,22 @@ final class CropController
             'text' => ['nullable', 'string', 'max:20000'],
             'species' => ['nullable', 'string'],
             'lot' => ['nullable', 'string'],
-            'wanted' => ['nullable', 'integer', 'between:1,100000'],
+            'wanted' => ['nullable', 'integer', 'between:1,10000'],
             'setup' => ['nullable', 'string'],
         ]);
+        $wanted = isset($input['wanted']) ? (int) $input['wanted'] : null;
         $unknown = [];
         $kept = $this->editor->edit($this->gardener->season($season)->id, 'crops added', function (stdClass $document) use (
             $input,
+            $wanted,
             &$unknown,
         ): array {
             $draft = new SeasonDraft($document);
             $list = new GrowList($draft);
             try {
                 match (true) {
-                    isset($input['species']) => $list->addSpecies($input['species'], $input['wanted'] ?? null),
-                    isset($input['lot']) => $list->addLot($input['lot'], $input['wanted'] ?? null),
+                    isset($input['species']) => $list->addSpecies($input['species'], $wanted),
+                    isset($input['lot']) => $list->addLot($input['lot'], $wanted),
                     default => ($unknown = $list->addPasted($input['text'] ?? '')),
                 };
             } catch (NotInCatalogue $e) {

@@ -44,15 +44,19 @@ final class MethodController
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function store(Request $request, int $season): JsonResponse
     {
-        $input = $request->validate(['school' => ['nullable', 'string'], 'copy' => ['nullable', 'string'], 'setup' => ['nullable', 'string']]);
+        $input = $request->validate(['school' => ['nullable', 'string'], 'copy' => ['nullable', 'string'], 'setup' => ['nullable', 'string'], 'crop' => ['nullable', 'string']]);
         $added = '';
         $kept = $this->editor->edit($this->gardener->season($season)->id, 'a method', function (stdClass $document) use ($input, &$added): array {
             $draft = new SeasonDraft($document);
             if (isset($input['copy'])) {
                 $copy = clone (array_column($draft->rows('methods'), null, 'id')[$input['copy']] ?? throw new NotFoundHttpException);
-                $copy->name = mb_substr($copy->name, 0, 180).', changed';
+                $crop = $input['crop'] ?? null;
+                $copy->name = $draft->freeName('methods', mb_substr($copy->name, 0, 180).($crop === null ? ', changed' : ', its own way'));
                 unset($copy->meta);
                 $added = $draft->add('methods', $copy);
+                if ($crop !== null) {
+                    $draft->set(['setups', (string) ($input['setup'] ?? ''), 'overrides', $crop], $added);
+                }
             } else {
                 try {
                     $added = (new Schools($draft))->ensure((string) ($input['school'] ?? ''));
@@ -118,6 +122,6 @@ final class MethodController
         }
 
         return Json::of(['crop' => $crop, 'stages' => $crop === null ? [] : (new MethodGrowth($kept->file))->of($row, $method, $crop),
-            'used_by' => MethodGrowth::usedBy($kept->file, $method)]);
+            'used_by' => MethodGrowth::usedBy($kept->file, $method), 'crops' => MethodGrowth::crops($kept->file, $row, $method)]);
     }
 }

@@ -41,6 +41,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/setups/{setup}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Places day by day, what lights and warms them, the bill by month, soil at the seed */
+        get: operations["bench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/pots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a filling costs, litres of mix, stirring or buying, supplies and feed */
+        get: operations["pots"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/setups/{setup}/calendar": {
         parameters: {
             query?: never;
@@ -534,6 +568,23 @@ export interface paths {
         post: operations["signIn"];
         /** Sign out */
         delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/things": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A thing of the catalogue, or one of one's own to fill in; several of a kind at once */
+        post: operations["addThing"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1957,6 +2008,227 @@ export interface components {
                 to: string | number;
             };
         };
+        /** @description A plant as it stands at the end of one stage of a method. *\/ */
+        GrownStage: {
+            stage: string;
+            /** @description what one finished plant would have cost, were this the last stage */
+            per_finished: number | null;
+            /** @description of all of them */
+            cost: number | null;
+            /** @description of work up to then */
+            hours: number | null;
+            sites: number | null;
+            /** @description day, as the whole method is laid */
+            from: string | null;
+            /** @description day */
+            to: string | null;
+            /** @description of a hundred that come up, alive at its end */
+            alive_of_hundred: number;
+            /** @description the same in a bad season, one in five */
+            alive_bad: number;
+        };
+        /** @description All places of a set-up with what stands on them, what lights and warms it, the bill by month, and a day's tariff. *\/ */
+        Bench: {
+            /** @description in the file's order */
+            places: components["schemas"]["BenchPlace"][];
+            bill: components["schemas"]["MonthBill"][];
+            /** @description price of a kWh by half hour from midnight */
+            tariff: number[];
+        };
+        /**
+         * @description One place as it is furnished in a set-up: what stands there day by day (`days` is null where nothing does, or outdoors), what
+         *     warms and lights it, and what that comes to.
+         */
+        BenchPlace: {
+            id: string;
+            days: components["schemas"]["BenchDays"] | null;
+            stands: components["schemas"]["Stand"][];
+            /** @description of the set-up, at this place */
+            things: components["schemas"]["ThingUse"][];
+            load: components["schemas"]["CircuitLoad"];
+            soil: components["schemas"]["SoilWish"][];
+        };
+        /** @description What stands at a place from one day to another. *\/ */
+        Stand: {
+            crop: string;
+            stage: string;
+            /** @description day */
+            from: string;
+            /** @description day after the last */
+            to: string;
+            flats: number;
+            /** @description wants a lamp */
+            light: boolean;
+            /** @description wants warmth */
+            mat: boolean;
+            /** @description id */
+            container: string | null;
+            sites: number;
+        };
+        /** @description A lamp, mat or appliance over the season. *\/ */
+        ThingUse: {
+            /** @description lights, mats or appliances: its list */
+            kind: string;
+            id: string;
+            /** @description on */
+            days: number;
+            /** @description over the season */
+            kwh: number;
+            /** @description money for those */
+            power: number;
+            /** @description of its price that the season bears */
+            share: number;
+            /** @description of a lamp, mol/m²/day */
+            dose: number | null;
+            /** @description of a lamp, µmol/m²/s */
+            ppfd: number | null;
+            /** @description hours a day for what seedlings need; null where that is not known */
+            hours_to_dose: number | null;
+            /** @description whether its light is estimated from lumens */
+            estimated: boolean;
+            /** @description of a lamp */
+            best_hour: components["schemas"]["BestHour"] | null;
+        };
+        /** @description The time of day from which a lamp's hours are cheapest, to the half hour. *\/ */
+        BestHour: {
+            on_at: string;
+            /** @description money over the season */
+            saves: number;
+        };
+        /**
+         * @description What hangs on a place's outlet at once, against what it may carry. Loads of three hours and more are continuous: 80 of 100 of the
+         *     rating where mains are about 120 V (NFPA 70, the US National Electrical Code, 210.20(A), from memory); elsewhere the rating and the
+         *     maker's word. It replaces neither the local code nor a licensed electrician.
+         */
+        CircuitLoad: {
+            /** @description all of it on together */
+            watts: number;
+            /** @description null where the outlet is not known */
+            amps: number | null;
+            /** @description amperes it may carry for hours */
+            most: number | null;
+            over: boolean;
+        };
+        /** @description What a crop's seed wants of the soil, and what it gets with the mat and without. *\/ */
+        SoilWish: {
+            crop: string;
+            /** @description °C from which nearly all comes up that can */
+            low: number;
+            /** @description °C up to which it does */
+            high: number;
+            /** @description null where it would not come up */
+            without: components["schemas"]["SoilGiven"] | null;
+            /** @description null where there is no mat, or it would not come up */
+            with: components["schemas"]["SoilGiven"] | null;
+            /** @description whether the method stands it on the mat */
+            on_mat: boolean;
+            /** @description money for the mat's warmth by finished seedling */
+            mat_each: number | null;
+        };
+        /** @description How seed comes up in some soil. *\/ */
+        SoilGiven: {
+            /** @description of the soil, mean of those days */
+            celsius: number;
+            /** @description until it is up */
+            days: number;
+            /** @description come up */
+            of_hundred: number;
+        };
+        /** @description Electricity of a month, by what it is used for. *\/ */
+        MonthBill: {
+            /** @description its first day */
+            month: string;
+            kwh: number;
+            /** @description money */
+            light: number;
+            /** @description money */
+            heat: number;
+            /** @description money */
+            appliance: number;
+            /** @description money, below 0: heat that the room's heating need not give */
+            credit: number;
+        };
+        /** @description What a set-up's plants stand in, and in what: fillings, litres by mix and crop, supplies to buy, stirring or buying. *\/ */
+        Potting: {
+            /** @description all of the season's, in its order */
+            containers: components["schemas"]["Filling"][];
+            /** @description containers of this set-up */
+            in_use: string[];
+            /** @description of mix in all */
+            litres: number;
+            /** @description by mix or supply */
+            litres_by_mix: {
+                [key: string]: number;
+            };
+            litres_by_crop: {
+                [key: string]: number;
+            };
+            ways: components["schemas"]["MixWay"][];
+            supplies: components["schemas"]["SupplyNeed"][];
+            /** @description made up; product in its supply's unit */
+            feed: {
+                litres: number;
+                product: number;
+                per_l: number;
+            } | null;
+        };
+        /** @description What one site of a container costs, filled once: its share of the pot over its life, the mix, the washing. *\/ */
+        Filling: {
+            id: string;
+            /** @description money for the site's share of a season */
+            pot: number;
+            /** @description money for the mix in it */
+            mix: number;
+            /** @description money for washing and holing */
+            wash: number;
+            /** @description mix or supply it is filled with; null where no method says */
+            mix_id: string | null;
+            /** @description money for the site's pots over five seasons, bought again as they go */
+            five_seasons: number;
+            /** @description sites on a flat */
+            per_flat: number;
+            litres: number;
+        };
+        /** @description One way to have so many litres of mix: a recipe stirred at home, or a supply as it comes. *\/ */
+        MixWay: {
+            /** @description of a mix, or of a supply */
+            id: string;
+            /** @description stirred or bought */
+            kind: string;
+            name: string;
+            /** @description money for a litre, by use */
+            per_l: number;
+            /** @description money at the till for all litres, in whole packs, less what is in stock */
+            cash: number;
+            /** @description of stirring */
+            hours: number;
+            parts: {
+                supply: string;
+                name: string;
+                share: number;
+                packs: number;
+            }[];
+            /** @description what the till asks for more and more litres, nothing in stock */
+            steps: {
+                litres: number;
+                cash: number;
+            }[];
+            /** @description litres from which it asks no more than bags do; null where it never does, or is the bag */
+            tips_at: number | null;
+        };
+        /** @description What a season takes of a supply, and what is left of the packs. *\/ */
+        SupplyNeed: {
+            id: string;
+            /** @description in the supply's unit */
+            need: number;
+            packs: number;
+            /** @description money for those packs */
+            cash: number;
+            /** @description in the supply's unit, at the end */
+            left: number;
+            /** @description usable in a pack */
+            per_pack: number;
+        };
         /** @enum {string} */
         WorkKind: "mix";
         Result: {
@@ -2016,6 +2288,7 @@ export interface components {
             school?: string;
             copy?: string;
             setup?: string | null;
+            crop?: string;
         };
         Survival: {
             /** @enum {unknown} */
@@ -2024,14 +2297,23 @@ export interface components {
         };
         Growth: {
             crop: string | null;
-            stages: {
-                stage: string;
-                per_finished: number | null;
-                cost: number | null;
-                hours: number | null;
-                sites: number | null;
-            }[];
+            stages: components["schemas"]["GrownStage"][];
             used_by: string[];
+            crops: string[];
+        };
+        NewThing: {
+            list: string;
+            catalogue?: string;
+            name?: string;
+            place?: string;
+            setup?: string;
+            count?: number;
+        };
+        CatalogueThing: {
+            id: string;
+            name: string;
+            price: number | null;
+            source: string;
         };
         Calendar: {
             tasks: components["schemas"]["Task"][];
@@ -2133,6 +2415,9 @@ export interface components {
             };
             currencies: components["schemas"]["Currency"][];
             price_levels: components["schemas"]["PriceLevel"][];
+            things: {
+                [key: string]: components["schemas"]["CatalogueThing"][];
+            };
             setups: {
                 id: string;
                 name: string;
@@ -2367,6 +2652,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Export"];
+                };
+            };
+        };
+    };
+    bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The bench */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bench"];
+                };
+            };
+        };
+    };
+    pots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Pots and mix */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Potting"];
                 };
             };
         };
@@ -3181,6 +3512,33 @@ export interface operations {
                 };
                 content?: never;
             };
+        };
+    };
+    addThing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewThing"];
+            };
+        };
+        responses: {
+            /** @description The season as it is now; `added` is the thing's id */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonState"];
+                };
+            };
+            422: components["responses"]["Faults"];
         };
     };
     beginWork: {

@@ -11,7 +11,7 @@ export interface LineFacts {
 }
 
 /** What one site of a method is called: a cell, a pot, a station in the bed. */
-function siteName(method: Method | undefined, containers: Map<string, Container>): string {
+export function siteName(method: Method | undefined, containers: Map<string, Container>): string {
   const container = containers.get(method?.stages[0]?.container ?? '');
   if (container === undefined) return 'station';
   const named = ['block', 'pellet', 'jug', 'tube'].find((word) => container.name.toLowerCase().includes(word));

@@ -20,9 +20,11 @@ const CompareScreen = lazy(() =>
 const CalendarScreen = lazy(() =>
   import('../screens/calendar/CalendarScreen').then((module) => ({ default: module.CalendarScreen })),
 );
-const MethodsScreen = lazy(() =>
-  import('../screens/methods/MethodsScreen').then((module) => ({ default: module.MethodsScreen })),
+const RaisingScreen = lazy(() =>
+  import('../screens/raising/RaisingScreen').then((module) => ({ default: module.RaisingScreen })),
 );
+const PotsScreen = lazy(() => import('../screens/pots/PotsScreen').then((module) => ({ default: module.PotsScreen })));
+const BenchScreen = lazy(() => import('../screens/bench/BenchScreen').then((module) => ({ default: module.BenchScreen })));
 const CautionsScreen = lazy(() =>
   import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
 );
@@ -43,7 +45,9 @@ export function App() {
               <Route index element={<Navigate to="compare" replace />} />
               <Route path="list" element={<GrowListScreen />} />
               <Route path="calendar" element={<CalendarScreen />} />
-              <Route path="methods" element={<MethodsScreen />} />
+              <Route path="raising" element={<RaisingScreen />} />
+              <Route path="pots" element={<PotsScreen />} />
+              <Route path="bench" element={<BenchScreen />} />
               <Route path="compare" element={<CompareScreen />} />
               <Route path="crops/:crop" element={<SeedlingScreen />} />
             </Route>

@@ -1,7 +1,9 @@
 /** The steps of the work that have a screen, in working order. */
 export const STEPS = [
-  { path: 'list', name: 'Grow list' },
+  { path: 'list', name: 'List' },
+  { path: 'raising', name: 'Raising' },
+  { path: 'pots', name: 'Pots and mix' },
+  { path: 'bench', name: 'Bench' },
   { path: 'calendar', name: 'Calendar' },
-  { path: 'methods', name: 'Methods' },
   { path: 'compare', name: 'Compare' },
 ];

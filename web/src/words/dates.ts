@@ -11,6 +11,9 @@ export const day = (date: string | null | undefined, us = false): string =>
 export const shortDay = (date: string | null | undefined, us = false): string =>
   date ? format(date, { day: 'numeric', month: 'short' }, us).replace(' ', '\u00a0') : '';
 
+/** "April". */
+export const monthName = (date: string): string => format(date, { month: 'long' }, false);
+
 /** "a week before the last frost", "on the last frost", "10 days after it". */
 export function fromFrost(days: number, frost: string): string {
   if (days === 0) return `on the ${frost}`;

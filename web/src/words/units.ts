@@ -7,3 +7,9 @@ export function inUnit(value: number, unit: Unit): number {
   const [each, nought] = UNITS[unit];
   return value * each + nought;
 }
+
+/** The other way round. */
+export function fromUnit(shown: number, unit: Unit): number {
+  const [each, nought] = UNITS[unit];
+  return (shown - nought) / each;
+}

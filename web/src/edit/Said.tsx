@@ -1,0 +1,116 @@
+import { clsx } from 'clsx';
+import { useId } from 'react';
+import type { FieldName } from '../api/fields.generated';
+import { fromUnit, inUnit, type Unit } from '../words/units';
+import { boundsOf } from './bounds';
+import { parseNumber, showNumber } from './numbers';
+import { useDraft, type Parsed } from './useDraft';
+import s from './edit.module.css';
+
+interface TextProps<T> {
+  label: string;
+  name: string;
+  value: T;
+  show: (value: T) => string;
+  parse: (typed: string) => Parsed<T>;
+  save: (value: T) => Promise<unknown>;
+  inputMode?: 'decimal' | 'text';
+  className?: string;
+}
+
+/** A word or number of a sentence, changed where it stands: Enter or leaving it saves, Escape brings the old one back. */
+export function Said<T>({ label, name, value, show, parse, save, inputMode = 'text', className }: TextProps<T>) {
+  const id = useId();
+  const draft = useDraft(value, show, parse, save);
+  return (
+    <span className={s.said}>
+      <input
+        name={name}
+        aria-label={label}
+        title={label}
+        className={clsx(s.saidInput, className)}
+        inputMode={inputMode}
+        autoComplete="off"
+        value={draft.text}
+        data-typed={draft.changed ? 'yes' : undefined}
+        style={{ ['--letters' as string]: Math.min(36, Math.max(1, draft.text.length)) }}
+        aria-invalid={draft.why !== null}
+        aria-describedby={draft.why === null ? undefined : `${id}-why`}
+        onFocus={(event) => event.target.select()}
+        onChange={(event) => draft.type(event.target.value)}
+        onBlur={() => void draft.commit()}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') void draft.commit();
+          if (event.key === 'Escape') draft.reset();
+        }}
+      />
+      {draft.why !== null && (
+        <span className={s.cellWhy} id={`${id}-why`} role="alert">
+          {draft.why} Until then {show(value) || 'nothing'} stays.
+        </span>
+      )}
+    </span>
+  );
+}
+
+interface NumberProps {
+  label: string;
+  name: string;
+  field: FieldName;
+  value: number;
+  save: (value: number) => Promise<unknown>;
+  /** Shown and typed "of 100". */
+  share?: boolean;
+  /** Shown and typed in this unit; kept in the core's. */
+  unit?: Unit;
+  places?: number;
+  className?: string;
+}
+
+/** A number of a sentence, within the season file's bounds. */
+export function SaidNumber({ field, value, save, share = false, unit, places = 3, ...props }: NumberProps) {
+  const bounds = boundsOf(field);
+  const out = (core: number) => (unit ? Number(inUnit(core, unit).toFixed(places)) : core * (share ? 100 : 1));
+  const back = (shown: number) => (unit ? fromUnit(shown, unit) : shown / (share ? 100 : 1));
+  const shownBounds = { ...bounds, least: out(bounds.least), most: out(bounds.most) };
+  return (
+    <Said<number>
+      {...props}
+      inputMode="decimal"
+      value={out(value)}
+      show={showNumber}
+      parse={(typed) => parseNumber(typed, shownBounds)}
+      save={(shown) => save(back(shown))}
+    />
+  );
+}
+
+interface ChoiceProps {
+  label: string;
+  name: string;
+  value: string;
+  options: readonly (readonly [value: string, words: string])[];
+  choose: (value: string) => void;
+}
+
+/** One of several, as a word of the sentence. */
+export function SaidChoice({ label, name, value, options, choose }: ChoiceProps) {
+  const shown = options.find(([key]) => key === value)?.[1] ?? value;
+  return (
+    <select
+      name={name}
+      aria-label={label}
+      title={label}
+      className={s.saidChoice}
+      style={{ ['--letters' as string]: shown.length }}
+      value={value}
+      onChange={(event) => choose(event.target.value)}
+    >
+      {options.map(([key, words]) => (
+        <option key={key} value={key}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+}

@@ -1,0 +1,132 @@
+import { Segmented } from 'antd';
+import { useCallback, useState } from 'react';
+import { words } from '../../api/client';
+import { AddThing } from '../../edit/AddThing';
+import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
+import { varietyOf } from '../../season/site';
+import { PlanningPage } from '../../shell/Page';
+import { SetupPicker } from '../../shell/SetupPicker';
+import { day, shortDay } from '../../words/dates';
+import { plural } from '../../words/sowing';
+import { Meter } from './Meter';
+import { PlaceFacts } from './PlaceFacts';
+import { PlacePlan } from './PlacePlan';
+import { SeasonSlider } from './SeasonSlider';
+import { SoilPart } from './SoilPart';
+import { Things } from './Things';
+import { useBench } from './useBench';
+import s from './bench.module.css';
+
+/** Places from above with what lights and warms them, a day on the meter, and the soil at the seed. */
+export function BenchScreen() {
+  const shown = useOnScreen();
+  return <PlanningPage>{shown && <Places shown={shown} />}</PlanningPage>;
+}
+
+function Places({ shown }: { shown: OnScreen }) {
+  const { season, setup, id, revision } = shown;
+  const us = season.units === 'us';
+  const { data, error } = useBench(id, setup.id, revision);
+  const [picked, pick] = useState<string | null>(null);
+  const [date, setDay] = useState<string | null>(null);
+  const setDate = useCallback((to: string) => setDay(to), []);
+  if (error) return <p role="alert">{words(error)}</p>;
+  if (!data)
+    return (
+      <p className="quiet" aria-busy="true">
+        Looking at the bench…
+      </p>
+    );
+  const busiest = [...data.places].sort((a, b) => b.stands.length - a.stands.length)[0];
+  const place = data.places.find((one) => one.id === picked) ?? busiest;
+  const row = season.places.find((one) => one.id === place?.id);
+  const add = <AddThing lists={[['places', 'Places', 'Another place']]} label="Add a place" added={pick} />;
+  if (!place || !row) return <div className="empty">{add}</div>;
+  const full = place.days ? place.days.all.indexOf(Math.max(...place.days.all)) : 0;
+  const first = place.days?.first ?? season.last_frost;
+  const today = date ?? new Date(Date.parse(first) + full * 86_400_000).toISOString().slice(0, 10);
+  return (
+    <>
+      <div className="list-head">
+        <div>
+          <h1>
+            {row.name}, {day(today, us)}
+          </h1>
+          <Crowded shown={shown} place={place} us={us} />
+          <div className="list-tools">
+            <SetupPicker />
+            <Segmented<string>
+              aria-label="Place"
+              value={place.id}
+              onChange={pick}
+              options={season.places.map(({ id: value, name }) => ({ value, label: name }))}
+            />
+          </div>
+        </div>
+        {add}
+      </div>
+      <div className={s.two}>
+        <div>
+          {!row.outdoors && <SeasonSlider place={place} date={today} setDate={setDate} us={us} />}
+          {row.outdoors ? (
+            <p className="quiet">Outdoors there is room for all of it.</p>
+          ) : (
+            <PlacePlan season={season} row={row} place={place} date={today} />
+          )}
+          <PlaceFacts key={row.id} season={season} row={row} />
+          <SoilPart season={season} place={place} />
+        </div>
+        <div>
+          {!row.outdoors && (
+            <>
+              <Meter season={season} bench={data} place={place} />
+              <Things shown={shown} place={place} />
+            </>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** What is unlit, unwarmed or has no room, from when to when, and what would help. */
+function Crowded({
+  shown,
+  place,
+  us,
+}: {
+  shown: OnScreen;
+  place: NonNullable<ReturnType<typeof useBench>['data']>['places'][number];
+  us: boolean;
+}) {
+  const runs = place.days?.crowded ?? [];
+  if (runs.length === 0) {
+    return (
+      <p className="quiet">
+        From above, to scale.{' '}
+        {place.stands.length === 0 ? 'Nothing stands here in this set-up.' : 'Everything has its room, light and warmth.'}
+      </p>
+    );
+  }
+  const why = { room: 'finds no room', light: 'stands in the dark', heat: 'stands off the mat' } as Record<string, string>;
+  return (
+    <ul className={s.crowded}>
+      {runs.map((run) => (
+        <li key={run.why + run.from} className="trouble">
+          ▲{' '}
+          {run.crops
+            .slice(0, 2)
+            .map((crop) => varietyOf(shown.season, crop))
+            .join(', ')}
+          {run.crops.length > 2 ? ` or one of ${run.crops.length - 2} ${plural(run.crops.length - 2, 'other')}` : ''}{' '}
+          {why[run.why]} from {shortDay(run.from, us)} to {shortDay(run.to, us)}.{' '}
+          {run.why === 'light'
+            ? 'Another lamp, or out a few days earlier.'
+            : run.why === 'heat'
+              ? 'Another mat, or sown a week apart.'
+              : 'Sow a week apart, or use smaller pots.'}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,201 @@
+import { useState } from 'react';
+import type { Container, Season } from '../../api/types';
+import { EditInUnit } from '../../edit/EditInUnit';
+import { EditBounded, EditNumber } from '../../edit/EditNumber';
+import { EditText } from '../../edit/EditText';
+import { useStore } from '../../season/SeasonContext';
+import { money, moneySign } from '../../words/money';
+import { fromUnit, inUnit } from '../../words/units';
+import { parseText } from '../growlist/parse';
+import s from './pots.module.css';
+
+interface Props {
+  season: Season;
+  pot: Container;
+  /** Money for its pots over five seasons, and the same of what it stands beside. */
+  five: number | null;
+  gone: () => void;
+}
+
+/** Everything of one pot: what it costs and holds, how many stand on a flat, what washing takes. */
+export function PotEditor({ season, pot, five, gone }: Props) {
+  const store = useStore();
+  const us = season.units === 'us';
+  const save = (key: keyof Container, label: string) => (to: unknown) =>
+    store.change([{ path: ['containers', pot.id, key], to }], `${label}, ${pot.name}`);
+  const used = season.methods.filter((method) => method.stages.some((stage) => stage.container === pot.id));
+  const perFlat = 1 / pot.flats_per_unit;
+  return (
+    <section aria-label={pot.name} className={s.editor} data-part="pot-editor">
+      <div>
+        <EditText<string>
+          label="Name"
+          name="pot_name"
+          value={pot.name}
+          show={String}
+          parse={parseText}
+          save={save('name', 'name')}
+        />
+        <EditNumber
+          label="A pack costs"
+          name="pot_price"
+          before={moneySign(season.currency)}
+          field="containers.pack_price"
+          value={pot.pack_price}
+          save={save('pack_price', 'price')}
+        />
+        <EditNumber
+          label="In a pack"
+          name="units_per_pack"
+          field="containers.units_per_pack"
+          value={pot.units_per_pack}
+          save={save('units_per_pack', 'in a pack')}
+        />
+        <EditNumber
+          label="Cells in one"
+          name="sites_per_unit"
+          field="containers.sites_per_unit"
+          value={pot.sites_per_unit}
+          save={save('sites_per_unit', 'cells')}
+        />
+        <EditNumber
+          label="You have"
+          name="owned_units"
+          field="containers.owned_units"
+          value={pot.owned_units}
+          save={save('owned_units', 'owned')}
+        />
+        <label className="tick">
+          <input
+            type="checkbox"
+            name="single_use"
+            checked={pot.single_use}
+            onChange={(event) =>
+              store.apply([{ path: ['containers', pot.id, 'single_use'], to: event.target.checked }], `used once, ${pot.name}`)
+            }
+          />{' '}
+          used once
+        </label>
+        {!pot.single_use && (
+          <EditNumber
+            label="It lasts"
+            name="life_seasons"
+            after="seasons"
+            field="containers.life_seasons"
+            value={pot.life_seasons}
+            save={save('life_seasons', 'life')}
+          />
+        )}
+      </div>
+      <div>
+        <EditInUnit
+          label={pot.sites_per_unit > 1 ? 'One cell holds' : 'It holds (fill it with water)'}
+          name="volume_l"
+          field="containers.volume_l"
+          unit={us ? 'fl oz' : 'L'}
+          value={pot.volume_l}
+          save={save('volume_l', 'volume')}
+        />
+        <EditBounded
+          label="That many stand on a flat"
+          name="per_flat"
+          bounds={{ least: 0.1, most: 1000 }}
+          value={Number(perFlat.toFixed(3))}
+          save={(n) => save('flats_per_unit', 'on a flat')(1 / n)}
+        />
+        <EditNumber
+          label="Washing and holing"
+          name="prep_minutes"
+          after="min each"
+          field="containers.prep_minutes_per_unit"
+          value={pot.prep_minutes_per_unit}
+          save={save('prep_minutes_per_unit', 'washing')}
+        />
+        <EditNumber
+          label="Soap and water"
+          name="prep_cost"
+          before={moneySign(season.currency)}
+          after="each"
+          field="containers.prep_cost_per_unit"
+          value={pot.prep_cost_per_unit}
+          save={save('prep_cost_per_unit', 'washing')}
+        />
+        <p className="quiet">
+          {five === null ? '' : `Its pots over five seasons: ${money(five, season.currency, true)} a site. `}
+          {used.length === 0 ? 'No method uses it.' : `Used by ${used.map(({ name }) => name).join('; ')}.`}
+        </p>
+        {used.length === 0 && (
+          <button
+            type="button"
+            className="plain"
+            onClick={() => {
+              gone();
+              store.apply([{ path: ['containers', pot.id], to: null }], `${pot.name} taken out`);
+            }}
+          >
+            Take it out
+          </button>
+        )}
+      </div>
+      <Measure pot={pot} us={us} />
+    </section>
+  );
+}
+
+type Measured = NonNullable<Container['measured']>;
+
+/** A pot measured with a ruler: what it holds and how many stand on a flat follow from it. */
+function Measure({ pot, us }: { pot: Container; us: boolean }) {
+  const store = useStore();
+  const unit = us ? 'in' : 'cm';
+  const [draft, setDraft] = useState<Measured>(pot.measured ?? { round: true, rim_mm: 75, base_mm: 55, height_mm: 80 });
+  const measured = pot.measured ?? draft;
+  const put = (next: Measured) => {
+    setDraft(next);
+    return store.change([{ path: ['containers', pot.id, 'measured'], to: next }], `measured, ${pot.name}`);
+  };
+  const side = (key: 'rim_mm' | 'base_mm' | 'height_mm', label: string) => (
+    <EditBounded
+      label={label}
+      name={key}
+      after={unit}
+      bounds={{ least: inUnit(0.001, unit), most: inUnit(1, unit) }}
+      value={Number(inUnit(measured[key] / 1000, unit).toFixed(2))}
+      save={(value) => put({ ...measured, [key]: Number((fromUnit(value, unit) * 1000).toFixed(2)) })}
+    />
+  );
+  return (
+    <div data-part="measure">
+      <h3>Measured with a ruler</h3>
+      <label className="tick">
+        <input
+          type="checkbox"
+          name="round"
+          checked={measured.round}
+          onChange={(event) => void put({ ...measured, round: event.target.checked })}
+        />{' '}
+        round
+      </label>
+      {side('rim_mm', 'Across the rim')}
+      {side('base_mm', 'Across the base')}
+      {side('height_mm', 'High')}
+      <p className="quiet">
+        {pot.measured
+          ? 'What it holds, to a finger below the rim, and how many stand on a flat follow from these.'
+          : 'Change one, and what it holds follows.'}
+        {pot.measured && (
+          <>
+            {' '}
+            <button
+              type="button"
+              className="plain"
+              onClick={() => store.apply([{ path: ['containers', pot.id, 'measured'], to: null }], `measures, ${pot.name}`)}
+            >
+              Forget the measures
+            </button>
+          </>
+        )}
+      </p>
+    </div>
+  );
+}

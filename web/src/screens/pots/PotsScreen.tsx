@@ -1,0 +1,80 @@
+import { useState } from 'react';
+import { words } from '../../api/client';
+import { AddThing } from '../../edit/AddThing';
+import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
+import { PlanningPage } from '../../shell/Page';
+import { SetupPicker } from '../../shell/SetupPicker';
+import { MixPart } from './MixPart';
+import { PotEditor } from './PotEditor';
+import { Shelf } from './Shelf';
+import { SuppliesPart } from './SuppliesPart';
+import { usePotting } from './usePotting';
+
+/** What they stand in, and in what: pots to scale, mixes as jars, bags and bales. */
+export function PotsScreen() {
+  const shown = useOnScreen();
+  return <PlanningPage>{shown && <Pots shown={shown} />}</PlanningPage>;
+}
+
+function Pots({ shown }: { shown: OnScreen }) {
+  const { season, setup, id, revision } = shown;
+  const { data, error } = usePotting(id, setup.id, revision);
+  const [chosen, choose] = useState<string | null>(null);
+  const [all, setAll] = useState(false);
+  if (error) return <p role="alert">{words(error)}</p>;
+  if (!data)
+    return (
+      <p className="quiet" aria-busy="true">
+        Measuring the pots…
+      </p>
+    );
+  const pot = season.containers.find((row) => row.id === chosen);
+  const none = data.in_use.length === 0 && !all;
+  return (
+    <>
+      <div className="list-head">
+        <div>
+          <h1>What they stand in, and in what</h1>
+          <p className="quiet">To scale. One site filled once, over the pot’s life: pot, mix and washing.</p>
+          <div className="list-tools">
+            <SetupPicker />
+            {season.containers.length > data.in_use.length && (
+              <label className="tick">
+                <input type="checkbox" name="all_pots" checked={all} onChange={(event) => setAll(event.target.checked)} /> also
+                those this set-up does not use
+              </label>
+            )}
+          </div>
+        </div>
+        <AddThing
+          lists={[['containers', 'Pots and trays', 'One of my own, to measure']]}
+          label="Add a pot"
+          added={(added) => {
+            setAll(true);
+            choose(added);
+          }}
+        />
+      </div>
+      {none ? (
+        <p className="empty">Nothing of this set-up stands in pots. Add a pot, and name it in a method under Raising.</p>
+      ) : (
+        <Shelf season={season} potting={data} chosen={chosen} choose={(to) => choose(to === chosen ? null : to)} all={all} />
+      )}
+      {pot && (
+        <PotEditor
+          key={pot.id}
+          season={season}
+          pot={pot}
+          five={data.containers.find((row) => row.id === pot.id)?.five_seasons ?? null}
+          gone={() => choose(null)}
+        />
+      )}
+      <p className="quiet">
+        Only what held food becomes a pot; holes are melted or cut in the open air, away from the hand. Bleach for washing: 1 part
+        to 9 of water, gloves, never with another cleaner.
+      </p>
+      <MixPart season={season} potting={data} />
+      <SuppliesPart season={season} potting={data} />
+    </>
+  );
+}

@@ -1,0 +1,180 @@
+import type { Potting, Season, Supply } from '../../api/types';
+import { AddThing } from '../../edit/AddThing';
+import { EditNumber } from '../../edit/EditNumber';
+import { Said, SaidChoice, SaidNumber } from '../../edit/Said';
+import { useStore } from '../../season/SeasonContext';
+import { money, moneySign } from '../../words/money';
+import { parseText } from '../growlist/parse';
+import s from './pots.module.css';
+
+const tidy = (value: number): string => value.toLocaleString('en', { maximumFractionDigits: value < 10 ? 2 : 0 });
+
+/** Bags, bales, bricks and bottles: what a pack costs and holds, what there is, what to buy, what is left. */
+export function SuppliesPart({ season, potting }: { season: Season; potting: Potting }) {
+  const store = useStore();
+  const save = (row: Supply, key: keyof Supply, label: string) => (to: unknown) =>
+    store.change([{ path: ['supplies', row.id, key], to }], `${label}, ${row.name}`);
+  const inUse = (row: Supply) => (potting.supplies.find(({ id }) => id === row.id)?.need ?? 0) > 0;
+  const rows = [...season.supplies].sort((a, b) => Number(inUse(b)) - Number(inUse(a)));
+  return (
+    <section aria-labelledby="supplies-title">
+      <h2 id="supplies-title">Bags, bales and bottles</h2>
+      <ul className={s.supplies} data-part="supplies">
+        {rows.map((row) => {
+          const need = potting.supplies.find(({ id }) => id === row.id);
+          const key = `${row.id}.`;
+          return (
+            <li key={row.id} data-supply={row.id}>
+              <b>
+                <Said<string>
+                  label={`Name of ${row.name}`}
+                  name={`${key}name`}
+                  value={row.name}
+                  show={String}
+                  parse={parseText}
+                  save={save(row, 'name', 'name')}
+                />
+              </b>
+              <p>
+                {moneySign(season.currency)}
+                <SaidNumber
+                  label={`Price of ${row.name}`}
+                  name={`${key}pack_price`}
+                  field="supplies.pack_price"
+                  value={row.pack_price}
+                  className="mono"
+                  save={save(row, 'pack_price', 'price')}
+                />{' '}
+                for{' '}
+                <SaidNumber
+                  label={`In a pack of ${row.name}`}
+                  name={`${key}pack_amount`}
+                  field="supplies.pack_amount"
+                  value={row.pack_amount}
+                  save={save(row, 'pack_amount', 'in a pack')}
+                />{' '}
+                {row.unit === 'each' ? '' : row.unit}
+                {row.unit === 'L' && (
+                  <>
+                    , which makes{' '}
+                    <SaidNumber
+                      label={`How many times its size ${row.name} makes`}
+                      name={`${key}expansion`}
+                      field="supplies.expansion"
+                      value={row.expansion}
+                      save={save(row, 'expansion', 'expansion')}
+                    />{' '}
+                    times as much
+                  </>
+                )}
+                ; you have{' '}
+                <SaidNumber
+                  label={`In stock of ${row.name}`}
+                  name={`${key}in_stock`}
+                  field="supplies.in_stock"
+                  value={row.in_stock}
+                  save={save(row, 'in_stock', 'stock')}
+                />{' '}
+                {row.unit === 'each' ? '' : row.unit}; what is left{' '}
+                <SaidChoice
+                  label={`What is left of ${row.name}`}
+                  name={`${key}leftover`}
+                  value={row.leftover}
+                  options={[
+                    ['keep', 'keeps'],
+                    ['waste', 'is wasted'],
+                  ]}
+                  choose={(to) => store.apply([{ path: ['supplies', row.id, 'leftover'], to }], `what is left, ${row.name}`)}
+                />
+                .
+              </p>
+              {need && need.need > 0 ? (
+                <small className="quiet">
+                  {tidy(need.need)} {row.unit === 'each' ? '' : row.unit} needed:{' '}
+                  {need.packs === 0 ? 'nothing to buy' : `${need.packs} to buy, ${money(need.cash, season.currency)}`},{' '}
+                  {tidy(need.left)} left.
+                </small>
+              ) : (
+                <small className="quiet">
+                  Not used in this set-up.{' '}
+                  <button
+                    type="button"
+                    className="plain"
+                    onClick={() => store.apply([{ path: ['supplies', row.id], to: null }], `${row.name} taken out`)}
+                  >
+                    Take it out
+                  </button>
+                </small>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      <AddThing lists={[['supplies', 'Bags, bales, bottles', 'One of my own']]} label="Add a bag or bottle" />
+      <Feed season={season} potting={potting} />
+    </section>
+  );
+}
+
+/** Feed by the litre made up. */
+function Feed({ season, potting }: { season: Season; potting: Potting }) {
+  const store = useStore();
+  const { feed } = season;
+  const set = (to: unknown) => store.apply([{ path: ['feed'], to }], 'feed');
+  if (feed === null)
+    return (
+      <p>
+        No feed.{' '}
+        {season.supplies[0] && (
+          <button
+            type="button"
+            className="plain"
+            onClick={() => set({ supply: season.supplies[0]?.id, dose_per_l: 0.004, litres_per_flat: 1 })}
+          >
+            Feed them
+          </button>
+        )}
+      </p>
+    );
+  const supply = season.supplies.find(({ id }) => id === feed.supply);
+  const save = (key: keyof typeof feed) => (to: unknown) => store.change([{ path: ['feed', key], to }], 'feed');
+  return (
+    <section aria-labelledby="feed-title" className={s.feed}>
+      <h3 id="feed-title">Feed</h3>
+      <p>
+        <SaidChoice
+          label="What they are fed with"
+          name="feed_supply"
+          value={feed.supply}
+          options={season.supplies.map(({ id, name }) => [id, name] as const)}
+          choose={(to) => set({ ...feed, supply: to })}
+        />
+        {potting.feed && (
+          <>
+            : <span className="mono copper">{money(potting.feed.per_l, season.currency, true)}</span> a litre made up,{' '}
+            {tidy(potting.feed.litres)} L over the season.
+          </>
+        )}
+      </p>
+      <EditNumber
+        label="To a litre of water"
+        name="dose_per_l"
+        after={supply?.unit ?? ''}
+        field="feed.dose_per_l"
+        value={feed.dose_per_l}
+        save={save('dose_per_l')}
+      />
+      <EditNumber
+        label="For a flat, each time"
+        name="litres_per_flat"
+        after="L"
+        field="feed.litres_per_flat"
+        value={feed.litres_per_flat}
+        save={save('litres_per_flat')}
+      />
+      <button type="button" className="plain" onClick={() => set(null)}>
+        No feed
+      </button>
+    </section>
+  );
+}
