@@ -82,7 +82,7 @@ make_release() {
 # What only development needs is not served.
 without_development() {
   [ "$(basename "$1" | cut -d- -f1)" = test ] && return
-  php -r '$all = json_decode(file_get_contents($argv[1]), true); echo implode("\n", $all["dev-package-names"] ?? []);' "$1/vendor/composer/installed.json" |
+  php -r '$all = json_decode(file_get_contents($argv[1]), true); foreach ($all["dev-package-names"] ?? [] as $name) { echo $name, "\n"; }' "$1/vendor/composer/installed.json" |
     while read -r package; do [ -n "$package" ] && rm -rf "${1:?}/vendor/$package"; done
   # Laravel looks there for what is to be started with it.
   php -r '$all = json_decode(file_get_contents($argv[1]), true);
@@ -192,7 +192,8 @@ http {
   }
 }
 CONF
-  service "$instance" php-fpm "end_named '$named'; rm -f '$dir/run/edits.sock' '$dir/run/reckoning.sock'; exec php-fpm8.2 -F -y '$dir/php-fpm.conf'" QUIT
+  # The master leaves its supervisor's group, so that it is known by its name alone.
+  service "$instance" php-fpm "end_named 'php-fpm: master process .$dir/php-fpm.conf'; end_named '$named'; rm -f '$dir/run/edits.sock' '$dir/run/reckoning.sock'; exec php-fpm8.2 -F -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -y '$dir/php-fpm.conf'" QUIT
   echo "$named" >"$(services_of "$instance")/php-fpm/named"
   service "$instance" nginx "exec /usr/sbin/nginx -p '$dir' -c '$dir/nginx.conf'" QUIT
   chmod 644 "$dir"/*.conf

@@ -286,4 +286,4 @@ it('takes a whole number however it is written, and refuses what is none', funct
     [$user, $season] = gardener();
     $this->actingAs($user)->postJson("/api/seasons/{$season->id}/crops", ['species' => 'kale', 'wanted' => $wanted])->assertStatus($status);
     $this->postJson("/api/seasons/{$season->id}/crops", ['lot' => 'tom-copper', 'wanted' => $wanted])->assertStatus($status);
-})->with([[5.0, 200], [true, 200], ['7', 200], [0, 422], [1e400, 422], [10_001, 422], [[5], 422], ['many', 422]]);
+})->with([[5.0, 200], [true, 200], ['7', 200], [0, 422], [1e30, 422], [10_001, 422], [[5], 422], ['many', 422]]);

@@ -4,12 +4,25 @@ declare(strict_types=1);
 
 use Tests\Hostile\Visitor;
 
-/** @return list<int> processes of the tested instance whose command line matches */
+/**
+ * Processes of the tested instance, and of no other on the machine: such as work in this checkout's folder for it, or name it.
+ *
+ * @return list<int>
+ */
 function processes(string $pattern): array
 {
     exec('pgrep -f '.escapeshellarg($pattern), $found);
+    $var = dirname(__DIR__, 2).'/var/';
+    $isOurs = function (int $pid) use ($var): bool {
+        // It may be gone meanwhile.
+        exec("ps -o args= -p {$pid}; readlink /proc/{$pid}/cwd 2>/dev/null", $lines);
+        $said = implode(' ', $lines);
+        $hash = substr(hash('sha256', dirname(__DIR__, 2)."\n"), 0, 8);
 
-    return array_map(intval(...), $found);
+        return str_contains($said, "{$var}test") || str_contains($said, "{$var}postgres") || str_contains($said, "-test-{$hash}");
+    };
+
+    return array_values(array_filter(array_map(intval(...), $found), $isOurs));
 }
 
 it('loses no acknowledged edit when a part is killed, and is back by itself', function (string $part, string $pattern) {
@@ -50,7 +63,9 @@ it('loses no acknowledged edit when a part is killed, and is back by itself', fu
     }
     fwrite(STDERR, sprintf("\n%s killed: the next edit was acknowledged after %.2f s\n", $part, $away));
     $season = $visitor->json('GET', "/api/seasons/{$visitor->season}")['season'];
-    expect(collect($season['crops'])->firstWhere('id', 'copper-kettle')['wanted'])->toBe($kept);
+    expect(collect($season['crops'])->firstWhere('id', 'copper-kettle')['wanted'])->toBe($kept)
+        ->and(processes('php-fpm: master process'))->toHaveCount(1, 'no master is left over')
+        ->and(processes('nginx: master process'))->toHaveCount(1);
 })->with([
     ['php-fpm', 'php-fpm: master process .*/var/test/'],
     ['a worker', 'php-fpm: pool edits-test-'],

@@ -23,7 +23,7 @@ it('serves a release without development packages, which starts by itself', func
         expect(is_dir("{$release}/vendor/{$package}"))->toBeFalse($package);
     }
     expect(is_dir("{$release}/tests"))->toBeFalse();
-    [$code, $said] = inBash('write_settings checked jolly_test 1; prepare_release checked '.escapeshellarg($release));
+    [$code, $said] = inBash('PG_DIR=$VAR/postgres; postgres_answers; write_settings checked jolly_test 1; prepare_release checked '.escapeshellarg($release));
     expect($code)->toBe(0, $said);
     [$code, $said] = inBash('artisan_in '.escapeshellarg($release).' checked jolly:check');
     expect($code)->toBe(0, $said);

@@ -19,7 +19,7 @@ final readonly class SchemaCheck
     public function faults(stdClass $document): array
     {
         $validator = new Validator(null, self::MOST, false);
-        $error = $validator->validate($document, SeasonSchema::text())->error();
+        $error = $validator->validate($document, SeasonSchema::get()->root)->error();
 
         return $error === null ? [] : $this->leaves($error);
     }
