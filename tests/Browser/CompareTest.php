@@ -109,17 +109,6 @@ it('makes a private address for one\'s own calendar and revokes it', function ()
     $this->find('[data-action="open-feed"]');
 });
 
-it('edits a method and sees the cost of a plant grow stage by stage', function () {
-    $this->visit(str_replace('compare', 'methods', $this->path()));
-    $before = $this->text('[data-growth="3"]');
-    $this->type('stage-2-survival', '60');
-    $this->waitFor(fn () => $this->text('[data-growth="3"]') !== $before ?: null, 'a dearer plant');
-    $this->click('[data-preset="first_year"]');
-    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'survival') ?: null, 'the preset');
-    $this->type('stage-0-days', 'when it likes');
-    expect($this->text('.edit-why'))->toContain('until they are up');
-});
-
 it('has no serious accessibility finding in either theme, on a desk and on a phone', function (string $screen, int $width) {
     $this->visit(str_replace('compare', $screen, $this->path()), $width, 844);
     $this->find('h1');
@@ -128,5 +117,5 @@ it('has no serious accessibility finding in either theme, on a desk and on a pho
     $this->otherTheme();
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
 })
-    ->with(['compare', 'calendar', 'methods'])
+    ->with(['compare', 'calendar', 'raising', 'pots', 'bench'])
     ->with([1280, 390]);

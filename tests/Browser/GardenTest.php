@@ -31,7 +31,7 @@ it('offers the next step where there is nothing yet', function () {
     }, 'the ready-made ways');
     $this->waitFor(fn () => str_contains($this->text('h1'), 'Nothing on the list yet') ?: null, 'an empty list');
     foreach (
-        ['calendar' => 'Nothing is raised', 'methods' => 'How they are raised', 'compare' => 'Nothing to compare yet'] as $screen => $says
+        ['calendar' => 'Nothing is raised', 'compare' => 'Nothing to compare yet'] as $screen => $says
     ) {
         $this->visit(str_replace('list', $screen, $this->path()));
         $this->waitFor(fn () => str_contains($this->text('h1'), $says) ?: null, $says);

@@ -1,4 +1,4 @@
-import { Segmented } from 'antd';
+import { Select } from 'antd';
 import { useCallback, useState } from 'react';
 import { words } from '../../api/client';
 import { AddThing } from '../../edit/AddThing';
@@ -55,12 +55,16 @@ function Places({ shown }: { shown: OnScreen }) {
           <Crowded shown={shown} place={place} us={us} />
           <div className="list-tools">
             <SetupPicker />
-            <Segmented<string>
-              aria-label="Place"
-              value={place.id}
-              onChange={pick}
-              options={season.places.map(({ id: value, name }) => ({ value, label: name }))}
-            />
+            <label>
+              Place
+              <Select<string>
+                aria-label="Place"
+                popupMatchSelectWidth={false}
+                value={place.id}
+                onChange={pick}
+                options={season.places.map(({ id: value, name }) => ({ value, label: name }))}
+              />
+            </label>
           </div>
         </div>
         {add}

@@ -23,7 +23,8 @@ export function PlacePlan({ season, row, place, date }: Props) {
   const flats = flatsOn(place, date, Math.floor(lit + 1e-6), Math.floor(warmed + 1e-6));
   const room = row.flats === null ? flats.length : Math.max(Math.floor(row.flats), flats.length);
   const cells = Math.max(room, 1);
-  const columns = Math.min(4, cells);
+  const narrow = window.matchMedia('(max-width: 760px)').matches;
+  const columns = Math.min(narrow ? 2 : 4, cells);
   const rows = Math.ceil(cells / columns);
   const [w, h] = [columns * (WIDE + GAP) + GAP, rows * (HIGH + GAP + 12) + GAP];
   const dark = flats.filter((flat) => !flat.lit && flat.parts.some(({ light }) => light));
@@ -63,7 +64,12 @@ export function PlacePlan({ season, row, place, date }: Props) {
         return (
           <g key={index} data-flat={index}>
             {flat.lit && <rect x={x - 7} y={y - 7} width={WIDE + 14} height={HIGH + 14} className={s.lit} />}
-            {flat.warm && <rect x={x - 6} y={y - 6} width={WIDE + 12} height={HIGH + 12} className={s.warm} />}
+            {flat.warm && (
+              <>
+                <rect x={x - 6} y={y - 6} width={WIDE + 12} height={HIGH + 12} className={s.warm} />
+                <rect x={x - 6} y={y - 6} width={WIDE + 12} height={HIGH + 12} className={s.slashed} />
+              </>
+            )}
             <rect x={x} y={y} width={WIDE} height={HIGH} className={clsx(s.tray, over ? s.over : undefined)} />
             {flat.parts.map((part, n) => {
               const wide = part.share * (WIDE - 8);

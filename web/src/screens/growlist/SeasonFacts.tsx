@@ -8,6 +8,7 @@ import { useStore } from '../../season/SeasonContext';
 import { day, isDate } from '../../words/dates';
 import { money, moneySign } from '../../words/money';
 import { parseMaybeDate } from './parse';
+import { NurseryPart } from './NurseryPart';
 import s from './growlist.module.css';
 
 const parseDate = (typed: string): Parsed<string> =>
@@ -94,6 +95,7 @@ export function SeasonFacts({ season }: { season: Season }) {
           ]}
         />
       </div>
+      <NurseryPart season={season} />
     </details>
   );
 }

@@ -58,7 +58,7 @@ export function Ground({ season, method, growth, us }: Props) {
                 />
                 {stage.mat && <rect x={from} y={SOIL} width={to - from} height={16} className={s.slashed} />}
                 {[0, 1, 2].map((n) => (
-                  <circle key={n} cx={from + 14 + n * 12} cy={SOIL + 8} r={3.4} className={s.seed} />
+                  <circle key={n} cx={from + 48 + n * 14} cy={SOIL + 8} r={3.4} className={s.seed} />
                 ))}
               </>
             ) : (

@@ -156,7 +156,11 @@ function MethodEditor({ shown, method, only }: EditorProps) {
   return (
     <>
       <p className="quiet" data-part="used">
-        {users.length === 0 ? 'No crop of this set-up is raised so yet' : upper(cropsWords(users.length))}
+        {data === undefined
+          ? 'Growing one'
+          : users.length === 0
+            ? 'No crop of this set-up is raised so yet'
+            : upper(cropsWords(users.length))}
         {crop !== null && (
           <>
             ; drawn for{' '}

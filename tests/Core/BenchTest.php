@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+use JollyPenny\Core\Bench\Bench;
+use JollyPenny\Core\Bench\CircuitLoad;
+use JollyPenny\Core\Bench\LampSwap;
+use JollyPenny\Core\Bench\SoilWishes;
+use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Energy\PhotonFlux;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Season\GerminationRow;
+use JollyPenny\Core\Season\Outlet;
+use JollyPenny\Core\Units\Measure;
+use Tests\Oracle\SeasonGenerator;
+use Tests\Seasons;
+
+it('shares the power of lamps, mats and fans among them so that it adds up to the heads and the bill', function () {
+    foreach ([Seasons::demo(), ...array_map(fn (int $seed) => (new SeasonGenerator($seed))->season(), range(91_000, 91_040))] as $file) {
+        $season = Seasons::read($file);
+        $costing = new SeasonCosting($season);
+        foreach ($season->setups as $setup) {
+            $books = $costing->books($setup);
+            $bench = Bench::of($books);
+            $result = $costing->setup($setup);
+            $sum = fn (string $kind, string $key): float => array_sum(array_map(
+                fn ($place) => array_sum(array_column(array_filter($place->things, fn ($thing) => $thing->kind === $kind), $key)),
+                $bench->places,
+            ));
+            expect($sum('lights', 'kwh'))->toEqualWithDelta($result->kwh['light'], 1e-6)
+                ->and($sum('mats', 'kwh'))->toEqualWithDelta($result->kwh['heat'], 1e-6)
+                ->and(array_sum(array_column($bench->bill, 'light')))->toEqualWithDelta($sum('lights', 'power'), 1e-6)
+                ->and(array_sum(array_column($bench->bill, 'heat')))->toEqualWithDelta($sum('mats', 'power'), 1e-6);
+        }
+    }
+});
+
+it('finds the hour from which a lamp is cheapest', function () {
+    $file = Seasons::demo();
+    $file['electricity'] = ['rate' => 0.3, 'windows' => [['from' => '00:30', 'to' => '08:30', 'rate' => 0.1]]];
+    $file['lights'][0]['hours_per_day'] = 8;
+    $file['lights'][0]['on_at'] = '12:00';
+    $season = Seasons::read($file);
+    $things = array_column(Bench::of((new SeasonCosting($season))->books($season->setups[0]))->places[0]->things, null, 'id');
+    // Eight hours in the eight cheap ones: two thirds of the money are saved.
+    expect($things['led']->best_hour->on_at)->toBe('00:30')
+        ->and($things['led']->best_hour->saves)->toBeNear($things['led']->power * 2 / 3);
+    $file['electricity']['windows'] = [];
+    $season = Seasons::read($file);
+    $things = array_column(Bench::of((new SeasonCosting($season))->books($season->setups[0]))->places[0]->things, null, 'id');
+    expect($things['led']->best_hour)->toBeNull();
+});
+
+it('gives the dose and the hours to reach it by their definition', function () {
+    // PPFD is µmol over m² and s; a day's dose PPFD · hours · 3600 / 1e6. The demo's lamp: 75 µmol/s, 0.75 of it on two flats of 0.129032 m².
+    $season = Seasons::read(Seasons::demo());
+    $lamp = array_column(Bench::of((new SeasonCosting($season))->books($season->setups[0]))->places[0]->things, null, 'id')['led'];
+    $ppfd = 0.75 * 75 / (2 * 0.129032);
+    expect($lamp->ppfd)->toBeNear($ppfd)
+        ->and($lamp->dose)->toBeNear($ppfd * 16 * 3600 / 1e6)
+        ->and($lamp->hours_to_dose)->toBeNear(10 * 1e6 / ($ppfd * 3600));
+});
+
+it('estimates light from lumens after the published factors', function () {
+    // Thimijan and Heins (HortScience, 1983), from memory: 74 lux to a µmol/m²/s under cool white tubes, 76 under warm white ones.
+    expect(PhotonFlux::ofLumens(5600, 4100))->toBeNear(5600 / 74)
+        ->and(PhotonFlux::ofLumens(1600, 2700))->toBeNear(1600 / 76)
+        ->and(PhotonFlux::ofLumens(1600, null))->toBeNear(1600 / 74);
+});
+
+it('lets an outlet carry what the rule for continuous loads allows', function () {
+    // NFPA 70, 210.20(A), from memory: a continuous load is at most 80 of 100 of the rating: 12 A on a 15 A circuit, 16 A on 20 A.
+    expect(CircuitLoad::most(new Outlet(120, 15)))->toBeNear(12.0)
+        ->and(CircuitLoad::most(new Outlet(120, 20)))->toBeNear(16.0)
+        ->and(CircuitLoad::most(new Outlet(230, 16)))->toBeNear(16.0)
+        ->and(CircuitLoad::of(1440, new Outlet(120, 15))->over)->toBeFalse()
+        ->and(CircuitLoad::of(1441, new Outlet(120, 15))->over)->toBeTrue()
+        ->and(CircuitLoad::of(1440, null)->amps)->toBeNull();
+});
+
+it('breaks even with a new lamp when the annuity of what it saves is worth its price', function () {
+    // Present worth of an annuity, engineering-economy tables (from memory): (P/A, 8 %, 10) = 6.7101, (P/A, 10 %, 5) = 3.7908.
+    expect(LampSwap::cheaperFrom(12.0, 2.0, 67.10, 0.08))->toBe(10)
+        ->and(LampSwap::cheaperFrom(12.0, 2.0, 67.11, 0.08))->toBe(11)
+        ->and(LampSwap::cheaperFrom(12.0, 2.0, 37.90, 0.10))->toBe(5)
+        ->and(LampSwap::cheaperFrom(12.0, 2.0, 30.0, 0.0))->toBe(3)
+        ->and(LampSwap::cheaperFrom(2.0, 12.0, 1.0, 0.0))->toBeNull();
+});
+
+it('wants of the soil what growers say each wants', function (string $species, float $low, float $high) {
+    // Common practice, no source: peppers at 80 to 85 °F, tomatoes at 72, lettuce cool; most seeds between 65 and 75 °F.
+    $table = array_map(fn (array $row) => new GerminationRow(...array_values($row)), (new Catalogue())->species()[$species]->germination);
+    [$from, $to] = SoilWishes::range($table);
+    expect($from)->toBeLessThanOrEqual(Measure::Fahrenheit->toCore($low))->and($to)->toBeGreaterThanOrEqual(Measure::Fahrenheit->toCore($high));
+})->with([['sweet_pepper', 80, 85], ['tomato', 65, 75], ['lettuce', 50, 70], ['zinnia', 68, 84]]);
+
+it('says what the mat gives and takes', function () {
+    $season = Seasons::read(Seasons::demo());
+    $soil = array_column(Bench::of((new SeasonCosting($season))->books($season->setups[0]))->places[0]->soil, null, 'crop');
+    // Pepper at 20 °C: 13 days in the table; between 20 and 25 °C faster. The mat costs it something; lettuce stands beside.
+    expect($soil['porch-lantern']->without->days)->toBe(13)
+        ->and($soil['porch-lantern']->with->days)->toBeLessThan(13)
+        ->and($soil['porch-lantern']->mat_each)->toBeGreaterThan(0.0)
+        ->and($soil['glasshouse-bib']->on_mat)->toBeFalse();
+});
