@@ -16,6 +16,9 @@ final readonly class GrowList
 {
     private const WANTED = 6;
 
+    /** Autumn crops go out so long before the first frost. Common practice, no source. */
+    private const AUTUMN_DAYS = -45;
+
     /** Offers of more plants than this are bunches, for onions and the like. */
     private const BUNCH = 12;
 
@@ -28,10 +31,27 @@ final readonly class GrowList
     {
         $unknown = [];
         foreach ((new PastedList($text, $this->draft->catalogue->species()))->lines as $line) {
-            $line->species === null ? ($unknown[] = $line) : $this->addSpecies($line->species, $line->wanted, $line->variety);
+            $line->species === null ? ($unknown[] = $line) : $this->addLine($line->species, $line);
         }
 
         return $unknown;
+    }
+
+    /** "4 kale autumn": counted back from the first frost, where that is known. */
+    private function addLine(string $species, PastedLine $line): void
+    {
+        $variety = trim((string) preg_replace('/\b(for )?(autumn|fall)\b/iu', '', $line->variety));
+        if ($variety === $line->variety || ($this->draft->document->first_frost ?? null) === null) {
+            $this->addSpecies($species, $line->wanted, $line->variety);
+
+            return;
+        }
+        $id = $this->addSpecies($species, $line->wanted, $variety);
+        $weeks = 7 * ($this->draft->catalogue->species()[$species]->weeksTo + 1);
+        foreach (['anchor' => 'first_frost', 'plant_out_offset_days' => self::AUTUMN_DAYS, 'outdoor_sow_offset_days' => null,
+            'bed_sow_offset_days' => self::AUTUMN_DAYS - $weeks] as $key => $value) {
+            $this->draft->replace(['crops', $id, $key], $value);
+        }
     }
 
     /**

@@ -18,6 +18,11 @@ final readonly class PastedList
 
     private const MOST_LETTERS = 200;
 
+    /** Numbers in words, at the beginning or the end of an entry. */
+    private const NUMBERS = ['/\bhalf a dozen\b/iu' => '6', '/\b(a|one) dozen\b/iu' => '12', '/^two\b/iu' => '2', '/^three\b/iu' => '3', '/^four\b/iu' => '4',
+        '/^five\b/iu' => '5', '/^six\b/iu' => '6', '/^eight\b/iu' => '8', '/^ten\b/iu' => '10', '/^twelve\b/iu' => '12',
+        '/^twenty\b/iu' => '20'];
+
     /** @var list<PastedLine> */
     public array $lines;
 
@@ -53,6 +58,7 @@ final readonly class PastedList
     /** @return array{?int, string} how many, and the words without it */
     private static function amount(string $entry): array
     {
+        $entry = (string) preg_replace(array_keys(self::NUMBERS), array_values(self::NUMBERS), $entry);
         if (preg_match('/(?<![\p{L}\d.])(\d{1,3}(?:,\d{3})+|\d+)\s*(?:x|×|\*|plants?(?: of)?)?(?=\s|$)/iu', $entry, $match) !== 1) {
             return [null, $entry];
         }

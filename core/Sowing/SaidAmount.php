@@ -41,10 +41,7 @@ final readonly class SaidAmount
     /** Rows of a flat: cells stand in rows along its short side; six where that is not known. */
     private const ROW = 6;
 
-    /**
-     * @param  ?int  $wanted  where the words say that too
-     */
-    private function __construct(public ?int $sites, public ?int $seeds, public ?int $wanted = null)
+    private function __construct(public ?int $sites, public ?int $seeds)
     {
     }
 
@@ -52,26 +49,25 @@ final readonly class SaidAmount
     public static function of(string $words, int $wanted, SeedLot $lot, Method $method, ?Container $container): self
     {
         $said = (string) preg_replace('/\s+/u', ' ', mb_strtolower(trim($words, " .!\t\n")));
+        $said = str_replace(['half a dozen', 'a dozen'], ['six', 'twelve'], $said);
         $number = '(\d{1,7}|'.implode('|', array_keys(self::NUMBERS)).')';
         $perUnit = $container === null ? null : $container->sitesPerUnit;
         $row = $method->roundSitesTo > 1 ? $method->roundSitesTo : self::ROW;
 
         return match (true) {
             preg_match('/^(by (the )?rule|enough|)$/u', $said) === 1 => new self(null, null),
-            preg_match("/^{$number} (?:cells? |pots? |sites? )?for {$number}$/u", $said, $m) === 1 => self::sites(
-                self::number($m[1]),
-                (int) self::number($m[2]),
+            preg_match("/^{$number} (?:cells? |pots? |sites? |seeds? )?for (?:every )?{$number}$/u", $said, $m) === 1 => self::plants(
+                $wanted * self::number($m[1]) / self::number($m[2]),
+                $method,
             ),
             preg_match('/^(the |a )?whole (packet|pack)$/u', $said) === 1 => $lot->seedsPerPacket === null
                 ? throw new InvalidArgumentException('Nobody knows how many seeds a pinch of your own holds: say a number of seeds.')
-                : new self(null, $lot->seedsPerPacket),
-            preg_match('/^half (of )?(the |a )?(packet|pack)$/u', $said) === 1 && $lot->seedsPerPacket !== null => new self(
-                null,
+                : self::packet($lot->seedsPerPacket, $method),
+            preg_match('/^half (of )?(the |a )?(packet|pack)$/u', $said) === 1 && $lot->seedsPerPacket !== null => self::packet(
                 max(1, intdiv($lot->seedsPerPacket, 2)),
+                $method,
             ),
-            preg_match('/^one (seed )?(each|per plant)$/u', $said) === 1 => $method->pattern === Pattern::Community
-                ? new self(null, $wanted)
-                : self::sites((float) $wanted),
+            preg_match('/^one (seed )?(each|per plant)$/u', $said) === 1 => self::plants((float) $wanted, $method),
             preg_match("/^{$number} seeds?$/u", $said, $m) === 1 => new self(null, self::whole(self::number($m[1]))),
             preg_match("/^{$number} rows?$/u", $said, $m) === 1 => self::sites(self::number($m[1]) * $row),
             preg_match("/^{$number} (?:full |whole )?(?:trays?|flats?|units?)$/u", $said, $m) === 1 && $perUnit !== null => self::sites(
@@ -86,9 +82,21 @@ final readonly class SaidAmount
         };
     }
 
-    private static function sites(float $sites, ?int $wanted = null): self
+    private static function sites(float $sites): self
     {
-        return new self(self::whole($sites), null, $wanted);
+        return new self(self::whole($sites), null);
+    }
+
+    /** As many plants as there are cells; where many share a pot, as there are seeds. */
+    private static function plants(float $plants, Method $method): self
+    {
+        return $method->pattern === Pattern::Community ? new self(null, self::whole($plants)) : self::sites($plants);
+    }
+
+    /** Seed out of one packet: no more cells than it fills, a seed over stays in it. */
+    private static function packet(int $seeds, Method $method): self
+    {
+        return $method->pattern === Pattern::Community ? new self(null, $seeds) : self::sites((float) max(1, intdiv($seeds, $method->seedsPerSite)));
     }
 
     private static function whole(float $number): int

@@ -41,6 +41,7 @@ it('reads a list as people write it', function (string $text, array $lines) {
     ],
     'a thousand' => ['1,200 lettuce', [[1200, 'lettuce', '']]],
     'what nobody knows' => ['4 moonfruit', [[4, null, 'moonfruit']]],
+    'words for numbers' => ['Twelve kale, a dozen lettuce, half a dozen leeks', [[12, 'kale', ''], [12, 'lettuce', ''], [6, 'leek', '']]],
     'nothing' => [" \n, ;\t12,", []],
     'markup' => ['2 <b>Blaze</b> basil', [[2, 'basil', '<b>Blaze</b>']]],
     'too many plants' => ['9999999 kale', [[null, 'kale', '']]],
@@ -62,6 +63,16 @@ it('adds what a list says, with seed and species, to a season that stays valid',
         ->toHaveCount(4);
 });
 
+it('grows for autumn what says so, where the first frost is known', function (?string $frost, string $anchor, string $variety) {
+    $file = ['first_frost' => $frost] + Seasons::small();
+    $draft = new SeasonDraft(SeasonDraft::object($file));
+    (new GrowList($draft))->addPasted('4 kale autumn');
+    $season = (new SeasonReader())->readDocument($draft->document);
+    $crop = $season->crops[count($season->crops) - 1];
+    expect($crop->anchor->value)->toBe($anchor)->and($crop->wanted)->toBe(4)
+        ->and(array_column($season->seedLots, 'variety', 'id')[$crop->lot])->toBe($variety);
+})->with([['2027-10-15', 'first_frost', 'Kale'], [null, 'last_frost', 'autumn']]);
+
 it('repeats a crop in rounds, raised alike', function () {
     $file = Seasons::demo();
     $draft = new SeasonDraft(json_decode(Seasons::json($file)));
@@ -77,23 +88,49 @@ it('repeats a crop in rounds, raised alike', function () {
         ->toBe('cells-out');
 });
 
-it('understands how much to sow', function (string $words, ?int $sites, ?int $seeds, ?int $wanted) {
+it('understands how much to sow', function (string $words, ?int $sites, ?int $seeds) {
     $season = Seasons::read(Seasons::small());
     $said = SaidAmount::of($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
-    expect([$said->sites, $said->seeds, $said->wanted])->toBe([$sites, $seeds, $wanted]);
+    expect([$said->sites, $said->seeds])->toBe([$sites, $seeds]);
 })->with([
-    ['nine for six', 9, null, 6],
-    ['9 cells for 6', 9, null, 6],
-    ['two rows', 12, null, null],
-    ['the whole packet', null, 30, null],
-    ['half a packet', null, 15, null],
-    ['one seed each', 6, null, null],
-    ['40 seeds', null, 40, null],
-    ['14 cells', 14, null, null],
-    ['14', 14, null, null],
-    ['a tray', 6, null, null],
-    ['By rule', null, null, null],
+    ['nine for six', 9, null],
+    ['9 cells for 6', 9, null],
+    ['two rows', 12, null],
+    ['one seed each', 6, null],
+    ['40 seeds', null, 40],
+    ['14 cells', 14, null],
+    ['14', 14, null],
+    ['a dozen', 12, null],
+    ['half a dozen cells', 6, null],
+    ['a tray', 6, null],
+    ['By rule', null, null],
 ]);
+
+it('means a proportion by "nine for six", whatever is wanted', function (string $words, int $wanted, int $sites) {
+    $season = Seasons::read(Seasons::small());
+    $said = SaidAmount::of($words, $wanted, $season->seedLots[0], $season->methods[0], $season->containers[0]);
+    expect($said->sites)->toBe($sites);
+})->with([['nine for six', 240, 360], ['nine for six', 4, 6], ['3 for 2', 5, 8], ['two cells for one', 7, 14]]);
+
+it('sows a packet as far as it goes, a seed over staying in it', function (int $packet, int $toACell, string $words, array $said) {
+    $file = Seasons::small();
+    $file['seed_lots'][0]['seeds_per_packet'] = $packet;
+    $file['methods'][0]['seeds_per_site'] = $toACell;
+    $season = Seasons::read($file);
+    $amount = SaidAmount::of($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
+    expect([$amount->sites, $amount->seeds])->toBe($said)
+        ->and(($amount->sites ?? 0) * $toACell)->toBeLessThanOrEqual($packet);
+})->with([[25, 2, 'the whole packet', [12, null]], [30, 1, 'the whole packet', [30, null]], [25, 2, 'half a packet', [6, null]]]);
+
+it('counts seeds where many share a pot', function () {
+    $file = Seasons::small();
+    $file['methods'][0]['pattern'] = 'community';
+    $season = Seasons::read($file);
+    foreach (['one each' => 6, 'nine for six' => 9, 'the whole packet' => $file['seed_lots'][0]['seeds_per_packet']] as $words => $seeds) {
+        $said = SaidAmount::of($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
+        expect([$said->sites, $said->seeds])->toBe([null, $seeds]);
+    }
+});
 
 it('says what can be said where it does not understand', function (string $words) {
     $season = Seasons::read(Seasons::small());

@@ -206,9 +206,6 @@ final class CropController
                     fn (mixed $value): bool => $value !== null,
                 );
         $edits = [['path' => ['crops', $crop, 'sow'], 'to' => $sow]];
-        if ($said->wanted !== null) {
-            $edits[] = ['path' => ['crops', $crop, 'wanted'], 'to' => $said->wanted];
-        }
 
         return $this->state->answer($this->editor->edit($now->model->id, 'how much to sow', fn (): array => $edits), $setup->id);
     }

@@ -1,7 +1,7 @@
 import { FIELDS, type FieldName } from '../api/fields.generated';
 import { boundsOf } from './bounds';
 import { EditText, type EditProps } from './EditText';
-import { parseNumber, showNumber, type Bounds } from './numbers';
+import { parseNumber, parseShare, showNumber, type Bounds } from './numbers';
 
 type Base = Omit<EditProps<number>, 'parse' | 'show' | 'inputMode'>;
 
@@ -15,11 +15,13 @@ export function EditNumber({ field, share = false, value, save, ...props }: Base
       value={value * times}
       save={(typed) => save(typed / times)}
       bounds={boundsOf(field, times)}
+      share={share}
     />
   );
 }
 
 /** A number that is not the season's, within bounds of its own. */
-export function EditBounded({ bounds, ...props }: Base & { bounds: Bounds }) {
-  return <EditText<number> {...props} inputMode="decimal" show={showNumber} parse={(typed) => parseNumber(typed, bounds)} />;
+export function EditBounded({ bounds, share = false, ...props }: Base & { bounds: Bounds; share?: boolean }) {
+  const parse = share ? parseShare : parseNumber;
+  return <EditText<number> {...props} inputMode="decimal" show={showNumber} parse={(typed) => parse(typed, bounds)} />;
 }

@@ -3,7 +3,7 @@ import { useId } from 'react';
 import type { FieldName } from '../api/fields.generated';
 import { fromUnit, inUnit, type Unit } from '../words/units';
 import { boundsOf } from './bounds';
-import { parseNumber, showNumber } from './numbers';
+import { parseNumber, parseShare, showNumber } from './numbers';
 import { useDraft, type Parsed } from './useDraft';
 import s from './edit.module.css';
 
@@ -79,7 +79,7 @@ export function SaidNumber({ field, value, save, share = false, unit, places = 3
       inputMode="decimal"
       value={out(value)}
       show={showNumber}
-      parse={(typed) => parseNumber(typed, shownBounds)}
+      parse={(typed) => (share ? parseShare : parseNumber)(typed, shownBounds)}
       save={(shown) => save(back(shown))}
     />
   );

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { parseNumber } from './numbers';
+import { afterEach } from 'vitest';
+import { parseNumber, parseShare, writing } from './numbers';
 
 const money = { least: 0, most: 100000 };
 
@@ -27,5 +28,49 @@ describe('numbers as people type them', () => {
   it('keeps counts whole and divisors above 0', () => {
     expect(parseNumber('2.5', { least: 1, most: 10, whole: true }).ok).toBe(false);
     expect(parseNumber('0', { least: 0, most: 10, above: true }).ok).toBe(false);
+  });
+
+  afterEach(() => {
+    writing.comma = false;
+    writing.sign = null;
+  });
+
+  it.each([
+    ['0,285', 0.285, 0.285],
+    ['1,000', 1000, 1],
+    ['1.000', 1, 1000],
+    ['1,000,000', 1000000, 1000000],
+    ['1.250,5', 1250.5, 1250.5],
+    ['2.95 €', 2.95, 2.95],
+    ['€2,95', 2.95, 2.95],
+    ['1 250', 1250, 1250],
+    ['12,5', 12.5, 12.5],
+  ])('%s is read as it is written where one is', (text, point, comma) => {
+    const most = { least: 0, most: 10_000_000 };
+    writing.comma = false;
+    expect(parseNumber(text, most)).toEqual({ ok: true, value: point });
+    writing.comma = true;
+    expect(parseNumber(text, most)).toEqual({ ok: true, value: comma });
+  });
+
+  it('reads units, and weeks as days', () => {
+    expect(parseNumber('2 weeks', { least: 0, most: 365, whole: true, kind: 'days' })).toEqual({ ok: true, value: 14 });
+    expect(parseNumber('16 h', { least: 0, most: 24 })).toEqual({ ok: true, value: 16 });
+    expect(parseNumber('2 weeks', { least: 0, most: 1, kind: 'hours' }).ok).toBe(false);
+  });
+
+  it('reads shares of a hundred and of one', () => {
+    const share = { least: 0, most: 100 };
+    expect(parseShare('85 %', share)).toEqual({ ok: true, value: 85 });
+    expect(parseShare('0.85', share)).toEqual({ ok: true, value: 85 });
+    expect(parseShare('85', share)).toEqual({ ok: true, value: 85 });
+    expect(parseShare('1', share)).toEqual({ ok: true, value: 1 });
+  });
+
+  it('says which money it is not', () => {
+    writing.sign = '$';
+    const parsed = parseNumber('€2.95', money);
+    expect(parsed.ok ? '' : parsed.why).toContain('The money of this season is $, not €.');
+    expect(parseNumber('$2.95', money).ok).toBe(true);
   });
 });

@@ -2,26 +2,60 @@ import type { Parsed as ParsedOf } from './useDraft';
 
 export type Parsed = ParsedOf<number>;
 
-/** `above` and `below`: the bound itself is not allowed. */
+/** `above` and `below`: the bound itself is not allowed. `kind`: what the season file's schema says it is. */
 export interface Bounds {
   least: number;
   most: number;
   whole?: boolean;
   above?: boolean;
   below?: boolean;
+  kind?: string;
 }
 
-/** A number as people type it: spaces, a currency sign, a decimal comma or point, a fraction such as 1/4. */
+const SIGNS = '$€£¥₹₩₪₺₱₫';
+
+/** How numbers are written where the person is, and the season's money. */
+export const writing = {
+  /** 1.234,5 rather than 1,234.5. */
+  comma: new Intl.NumberFormat(globalThis.navigator?.language ?? 'en').format(1.5).includes(','),
+  /** The sign of the season's currency; null where there is none to compare with. */
+  sign: null as string | null,
+};
+
+/** Digits as people write them: 1,250.5 and 1.250,5; 0,285; what could be both is read as it is written in the region. */
+function plainNumber(bare: string): string {
+  const [points, commas] = [bare.split('.').length - 1, bare.split(',').length - 1];
+  if (points > 0 && commas > 0) {
+    return bare.lastIndexOf(',') > bare.lastIndexOf('.') ? bare.replaceAll('.', '').replace(',', '.') : bare.replaceAll(',', '');
+  }
+  const thousands = (sign: string) => new RegExp(`^-?[1-9]\\d{0,2}(\\${sign}\\d{3})+$`).test(bare);
+  if (commas > 0) return thousands(',') && (commas > 1 || !writing.comma) ? bare.replaceAll(',', '') : bare.replace(',', '.');
+  return thousands('.') && (points > 1 || writing.comma) ? bare.replaceAll('.', '') : bare;
+}
+
+/** A number as people type it: spaces, a currency sign, a unit, a decimal comma or point, a fraction such as 1/4, "2 weeks". */
 export function parseNumber(text: string, bounds: Bounds): Parsed {
   const range = `Type ${bounds.whole ? 'a whole number' : 'a number'} ${bounds.above ? 'above' : 'from'} ${bounds.least} ${bounds.below ? 'to below' : 'to'} ${bounds.most.toLocaleString('en')}.`;
-  const bare = text.trim().replace(/[\s\u00a0]|^[$€£¥]/g, '');
-  if (bare === '') return { ok: false, why: `This cannot be empty. ${range}` };
+  const typed = text
+    .trim()
+    .replace(/[\s\u00a0\u202f']/g, '')
+    .replace('−', '-');
+  if (typed === '') return { ok: false, why: `This cannot be empty. ${range}` };
+  const sign = [...typed].find((letter) => SIGNS.includes(letter));
+  if (sign !== undefined && writing.sign !== null && SIGNS.includes(writing.sign) && sign !== writing.sign)
+    return { ok: false, why: `The money of this season is ${writing.sign}, not ${sign}. ${range}` };
+  const weeks = bounds.kind === 'days' && /\d(weeks?|wks?)$/i.test(typed);
+  const bare = typed
+    .replace(new RegExp(`[${SIGNS}]`, 'g'), '')
+    .replace(
+      /(?<=\d)(%|weeks?|wks?|days?|min(utes?)?|hours?|h|w|watts?|kwh|lm|k|l|ml|qt|gal|cm|mm|in|seasons?|flats?|plants?|seeds?|°[cf])$/i,
+      '',
+    );
   const fraction = /^(\d+)\/([1-9]\d*)$/.exec(bare);
-  // A comma is a decimal comma unless it stands before exactly three digits after a point-free number.
-  const plain = /^-?\d{1,3}(,\d{3})+(\.\d+)?$/.test(bare) ? bare.replaceAll(',', '') : bare.replace(',', '.');
+  const plain = plainNumber(bare);
   if (!fraction && !/^-?(\d+\.?\d*|\.\d+)$/.test(plain))
     return { ok: false, why: `“${text.trim().slice(0, 20)}” is not a number. ${range}` };
-  const value = fraction ? Number(fraction[1]) / Number(fraction[2]) : Number(plain);
+  const value = (fraction ? Number(fraction[1]) / Number(fraction[2]) : Number(plain)) * (weeks ? 7 : 1);
   if (bounds.whole && !Number.isInteger(value)) return { ok: false, why: range };
   if (
     value < bounds.least ||
@@ -31,6 +65,13 @@ export function parseNumber(text: string, bounds: Bounds): Parsed {
   )
     return { ok: false, why: range };
   return { ok: true, value };
+}
+
+/** Shares are typed of 100; "0.85" is one of one, and means 85. */
+export function parseShare(text: string, bounds: Bounds): Parsed {
+  const ofOne = /^\s*0?[.,]\d+\s*$/.test(text);
+  const parsed = parseNumber(text, ofOne ? { ...bounds, least: bounds.least / 100, most: bounds.most / 100 } : bounds);
+  return parsed.ok && ofOne ? { ok: true, value: Number((parsed.value * 100).toFixed(6)) } : parsed;
 }
 
 /** A number for a field: no more places than it has. */

@@ -1,8 +1,10 @@
 import type { ReactNode } from 'react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Till } from '../api/types';
+import { writing } from '../edit/numbers';
 import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
 import { ConflictDialog } from '../season/ConflictDialog';
+import { moneySign } from '../words/money';
 import { TillStrip, type Last } from '../till/TillStrip';
 import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
 import { AddSetup } from '../screens/compare/AddSetup';
@@ -21,6 +23,9 @@ const OF_CROP: Record<string, string> = { per_finished: 'per_finished', nursery_
 export function PlanningPage({ children, till }: Props) {
   const [asked, ask] = useState<Asked | null>(null);
   const { status, last, season, entry } = useSnapshot();
+  useEffect(() => {
+    writing.sign = season === null ? null : moneySign(season.currency);
+  }, [season]);
   const store = useStore();
   const shown = useOnScreen();
   if (season !== null && season.setups.length === 0) {

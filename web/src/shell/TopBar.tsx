@@ -1,4 +1,5 @@
 import { Dropdown } from 'antd';
+import { useEffect } from 'react';
 import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import { useMaybeSnapshot } from '../season/SeasonContext';
 import { useAccount } from '../screens/account/useAccount';
@@ -47,7 +48,11 @@ export function TopBar({ scheme, toggle, season }: Props) {
 
 function Steps({ season }: { season: number }) {
   const { pathname } = useLocation();
+  const name = useMaybeSnapshot()?.season?.name;
   const here = STEPS.find(({ path }) => pathname.startsWith(`/seasons/${season}/${path}`)) ?? STEPS[0];
+  useEffect(() => {
+    document.title = [here?.name, name, 'Jolly Penny'].filter(Boolean).join(' · ');
+  }, [here, name]);
   const links = STEPS.map(({ path, name }, index) => (
     <li key={path}>
       <NavLink

@@ -30,7 +30,7 @@ export function sowingSentence(crop: CropResult, method: Method, wanted: number,
   const low = Math.floor(crop.finished);
   const expected = crop.finished - low < 0.05 ? `${low}` : `${low} or ${low + 1}`;
   return upper(
-    `sow ${crop.seeds.toLocaleString('en')} ${plural(crop.seeds, 'seed')}, ${each} on ${day(crop.sow_on, us)}; expect ${expected} ${plural(low, 'plant')}, ` +
+    `sow ${crop.seeds.toLocaleString('en')} ${plural(crop.seeds, 'seed')}, ${each} on ${day(crop.sow_on, us)}; expect ${expected} ${plural(expected === '1' ? 1 : 2, 'plant')}, ` +
       `at least ${wanted.toLocaleString('en')} with ${certainty(crop.p_enough)} % certainty.`,
   );
 }

@@ -52,13 +52,13 @@ export function CropPanel({ close, ...props }: PanelProps & { close: () => void 
         </p>
       )}
       <div className={s.panelFoot}>
-        <Cautions cautions={choices?.cautions ?? []} />
         <p className={s.panelLinks}>
           <Link to={`/seasons/${id}/crops/${encodeURIComponent(crop.id)}`}>Its cost, penny by penny</Link>
           <button type="button" className="plain" onClick={remove} data-action="remove">
             Take it off the list
           </button>
         </p>
+        <Cautions cautions={choices?.cautions ?? []} />
       </div>
     </div>
   );
