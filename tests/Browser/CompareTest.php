@@ -11,7 +11,7 @@ beforeEach(function () {
 
 it('opens with all ways side by side, the cheapest marked, and says what to do', function () {
     expect($this->text('h1'))
-        ->toContain('seven ways')
+        ->toContain('seven set-ups')
         ->and($this->text('[data-test="advice"]'))
         ->toContain('Saved pots under old tubes')
         ->toContain('with one more lamp')

@@ -18,7 +18,7 @@ it('offers the next step where there is nothing yet', function () {
     $file = tempnam(sys_get_temp_dir(), 'season').'.json';
     file_put_contents($file, Seasons::json(['crops' => [], 'setups' => []] + Seasons::small()));
     $this->find('input[name="file"]')->setFileDetector(new Facebook\WebDriver\Remote\LocalFileDetector())->sendKeys($file);
-    $this->waitFor(fn () => str_contains($this->text('h1'), 'No way of raising anything yet') ?: null, 'the empty season');
+    $this->waitFor(fn () => str_contains($this->text('h1'), 'No set-up yet') ?: null, 'the empty season');
     $this->click('[data-add-setup]');
     $this->waitFor(function () {
         foreach ($this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('.ant-dropdown-menu-item')) as $item) {

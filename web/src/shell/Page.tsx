@@ -31,7 +31,7 @@ export function PlanningPage({ children, till }: Props) {
   if (season !== null && season.setups.length === 0) {
     return (
       <main className="work" id="work">
-        <h1>No way of raising anything yet</h1>
+        <h1>No set-up yet</h1>
         <p>A set-up says how things are raised and under what. Take a ready-made one to begin with.</p>
         <AddSetup season={season} />
       </main>

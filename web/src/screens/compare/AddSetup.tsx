@@ -65,7 +65,7 @@ export function AddSetup({ season }: { season: Season }) {
       {work === null ? (
         <Dropdown trigger={['click']} menu={{ items, onClick: ({ key }) => void pick(key) }}>
           <Button loading={busy} data-add-setup>
-            Add a way ▾
+            Add a set-up ▾
           </Button>
         </Dropdown>
       ) : (
@@ -104,8 +104,8 @@ function Progress({ season, begun, ended }: { season: number; begun: Work; ended
   };
   const count =
     work.total > 0
-      ? `${work.done.toLocaleString('en')} of ${work.total.toLocaleString('en')} ways`
-      : `${work.done.toLocaleString('en')} ways so far`;
+      ? `${work.done.toLocaleString('en')} of ${work.total.toLocaleString('en')} choices`
+      : `${work.done.toLocaleString('en')} choices so far`;
   return (
     <p role="status" data-work={work.state}>
       {work.state === 'waiting' ? 'Waiting its turn…' : `Weighing ${count}…`}{' '}

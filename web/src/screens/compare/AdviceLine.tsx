@@ -22,8 +22,8 @@ export function AdviceLine({ compared, season }: { compared: Compared['compariso
       <p className={s.advice} data-test="advice">
         <b>Buy them.</b>{' '}
         {advice.saves === null
-          ? `No way of growing here is cheaper than ${setup}: ${cash(advice.cost)} for the list${trip}.`
-          : `The cheapest way of growing, ${setup}, costs ${cash(-advice.saves)} more than buying the same plants.`}
+          ? `No set-up here is cheaper than ${setup}: ${cash(advice.cost)} for the list${trip}.`
+          : `The cheapest set-up that grows, ${setup}, costs ${cash(-advice.saves)} more than buying the same plants.`}
         <Short advice={advice} />
       </p>
     );
@@ -65,8 +65,8 @@ function Short({ advice }: { advice: Advice }) {
     <span>
       {' '}
       {missing >= 1
-        ? `No way here is sure of the whole list; this one leaves the fewest open, about ${count(missing)} ${plural(missing, 'plant')} that nobody sells.`
-        : 'No way here has room for the whole list; this one would be crowded.'}
+        ? `No set-up here is sure of the whole list; this one leaves the fewest open, about ${count(missing)} ${plural(missing, 'plant')} that nobody sells.`
+        : 'No set-up here has room for the whole list; this one would be crowded.'}
     </span>
   );
 }

@@ -93,7 +93,7 @@ function Side({ shown }: { shown: OnScreen }) {
   if (!data)
     return (
       <p className="quiet" aria-busy="true">
-        Costing every way…
+        Costing every set-up…
       </p>
     );
   const setups = season.setups.filter(({ id }) => data.comparison.setups.some((row) => row.id === id));
@@ -107,7 +107,7 @@ function Side({ shown }: { shown: OnScreen }) {
     return (
       <div className="empty">
         <h1>Nothing to compare yet</h1>
-        <p>{season.crops.length === 0 ? 'Write what you want to raise on the grow list first.' : 'Add a way of raising it.'}</p>
+        <p>{season.crops.length === 0 ? 'Write what you want to raise on the grow list first.' : 'Add a set-up: what it is raised in and under.'}</p>
         <AddSetup season={season} />
       </div>
     );
@@ -134,7 +134,7 @@ function Side({ shown }: { shown: OnScreen }) {
       <div className="list-head">
         <div>
           <h1>
-            What one plant in the bed costs you, {count(setups.length)} {setups.length === 1 ? 'way' : 'ways'}
+            What one plant in the bed costs you, {count(setups.length)} {setups.length === 1 ? 'set-up' : 'set-ups'}
           </h1>
           <AdviceLine compared={data.comparison} season={season} />
           <p className="quiet">
@@ -235,12 +235,12 @@ function Side({ shown }: { shown: OnScreen }) {
       {unfair.length > 0 && (
         <label className={clsx('tick', s.fair)}>
           <input type="checkbox" name="priced_in" checked={price} onChange={(event) => setPrice(event.target.checked)} /> Price in
-          at the nursery what a way cannot supply (marked ▲), so that all compare fairly
+          at the nursery what a set-up cannot supply (marked ▲), so that all compare fairly
         </label>
       )}
       {data.comparison.setups.some(({ fair, fair_priced_in }) => !fair && !fair_priced_in) && (
         <p className="quiet">
-          A way marked ▲ that still misses plants nobody sells cannot be compared fairly: its price is for fewer plants.
+          A set-up marked ▲ that still misses plants nobody sells cannot be compared fairly: its price is for fewer plants.
         </p>
       )}
       <SetupPanel shown={shown} toBuy={data.comparison.setups.find(({ id }) => id === setup.id)?.to_buy ?? []} />

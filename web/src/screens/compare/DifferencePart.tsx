@@ -35,7 +35,7 @@ export function DifferencePart({ season, id, revision, here, other }: Props) {
       <p className={s.differencePick}>
         Beside {name(here)}:{' '}
         <Select
-          aria-label="The other way"
+          aria-label="The other set-up"
           value={to}
           onChange={setPicked}
           popupMatchSelectWidth={false}

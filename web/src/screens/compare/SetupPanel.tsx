@@ -67,7 +67,7 @@ export function SetupPanel({ shown: { season, setup }, toBuy }: { shown: OnScree
               data-action="remove-setup"
               onClick={() => store.apply([{ path: ['setups', setup.id], to: null }], `${setup.name} taken out`)}
             >
-              Take this way out
+              Take this set-up out
             </button>
           )}
         </div>

@@ -13,7 +13,7 @@ export function VerdictTable({ season, compared, here }: { season: Season; compa
   );
   return (
     <section aria-labelledby="verdict-title">
-      <h2 id="verdict-title">Each crop, each way: one finished seedling</h2>
+      <h2 id="verdict-title">Each crop, each set-up: one finished seedling</h2>
       <div className={s.compareScroll} tabIndex={0} role="region" aria-label="Crops by set-ups">
         <table className={s.verdicts}>
           <thead>

@@ -64,7 +64,7 @@ export function YearsPart({ season, id, revision, here }: { season: Season; id: 
         <table className={clsx('choices', s.years)} data-part="years">
           <thead>
             <tr>
-              <th scope="col">Way</th>
+              <th scope="col">Set-up</th>
               <th scope="col">After {seasons}</th>
               <th scope="col">Pays back in</th>
               <th scope="col">Worth today</th>

@@ -69,7 +69,7 @@ export function HowPart({
       )}
       <h3>How it is raised</h3>
       {methods === null ? (
-        <p className="quiet">Costing every way…</p>
+        <p className="quiet">Costing every method…</p>
       ) : (
         <table className="choices">
           <caption className="hidden">Every method with what it would cost for this crop</caption>

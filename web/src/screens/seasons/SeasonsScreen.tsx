@@ -61,7 +61,7 @@ export function SeasonsScreen() {
         </section>
         <section aria-labelledby="new-demo">
           <h3 id="new-demo">From a made-up one</h3>
-          <p>Plot 17: a high, dry town with cold nights; twelve crops, seven ways.</p>
+          <p>Plot 17: a high, dry town with cold nights; twelve crops, seven set-ups.</p>
           <Button onClick={() => demo.mutate('pennywhistle')} loading={demo.isPending}>
             Plot 17
           </Button>
