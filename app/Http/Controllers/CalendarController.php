@@ -22,7 +22,7 @@ use JollyPenny\Core\Choosing\Reliefs;
 use JollyPenny\Core\Editing\BarMoves;
 use JollyPenny\Core\Pictures\BenchDays;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Tasks\Tasks;
+use JollyPenny\Core\Tasks\MergedTasks;
 use JollyPenny\Core\Tasks\Timing;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -54,7 +54,7 @@ final class CalendarController
         $feed = CalendarFeed::query()->where('season_id', $kept->model->id)->where('setup', $row->id)->first();
 
         return Json::of([
-            'tasks' => (new Tasks($books))->all(),
+            'tasks' => (new MergedTasks($books))->all(),
             'timing' => (new Timing($books))->notes(),
             'bench' => $bench,
             'relief' => $crowding === [] ? [] : (new Reliefs($kept->file))->of($row, $crowding),
