@@ -103,6 +103,7 @@ final class OpenApiFile
                     'result' => ['$ref' => '#/components/schemas/Result'],
                     'pictures' => $map($picture),
                     'history' => self::object(['undo' => $maybe, 'redo' => $maybe]),
+                    'demo' => ['type' => 'boolean', 'description' => 'a made-up season to look around in'],
                     'moved' => ['oneOf' => [$moved, ['type' => 'null']]],
                     'unknown' => $list($text),
                     'added' => $text,

@@ -49,6 +49,7 @@ final readonly class SeasonState
             'result' => $result,
             'pictures' => (object) $pictures,
             'history' => $this->history->words($kept->model),
+            'demo' => $kept->model->demo === true,
             ...$more,
         ]);
         $total = (microtime(true) - (float) $_SERVER['REQUEST_TIME_FLOAT']) * 1000;

@@ -20,6 +20,7 @@ use stdClass;
  * @property int $user_id
  * @property stdClass $document  the season file, every key in it
  * @property int $revision  grows by one with every change
+ * @property bool $demo  made up, to look around in
  * @property-read string $name
  * @property-read int $year
  * @property-read string $last_frost
@@ -45,6 +46,7 @@ final class Season extends Model
     protected $casts = [
         'document' => AsDocument::class,
         'revision' => 'integer',
+        'demo' => 'boolean',
         'year' => 'integer',
         'crops' => 'integer',
         'plants' => 'integer',

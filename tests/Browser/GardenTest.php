@@ -129,3 +129,29 @@ it('has no serious accessibility finding on any other page, in both themes, on a
 })
     ->with(['/seasons', '/account', '/sign-in', '/forgotten', '/cautions', '/mailbox', '/api/docs'])
     ->with([1280, 390]);
+
+it('says that the season is made up, and on the first visit only what to look at', function () {
+    $this->visit();
+    expect($this->text('[data-part="made-up"]'))->toContain('made up')->toContain('Begin your own')
+        ->and($this->text('[data-part="first-visit"]'))->toContain('everything can be undone');
+    $this->click('[data-part="first-visit"] button');
+    $this->visit($this->path());
+    $this->find('[data-part="made-up"]');
+    expect($this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('[data-part="first-visit"]')))->toBe([]);
+});
+
+it('opens every screen without a connection, once it has had one', function () {
+    $this->visit();
+    $this->find('[data-part="stack-svg"]');
+    usleep(4_500_000);
+    $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+        'cmd' => 'Network.emulateNetworkConditions',
+        'params' => ['offline' => true, 'latency' => 0, 'downloadThroughput' => 0, 'uploadThroughput' => 0],
+    ]);
+    foreach (['raising' => 'Two per cell', 'list' => 'Twelve crops', 'calendar' => 'from seed to bed'] as $screen => $says) {
+        $this->click("a[href\$=\"/{$screen}\"]");
+        $this->waitFor(fn () => str_contains((string) $this->browser->executeScript(
+            'const h = document.querySelector("h1"); return h === null ? "" : h.innerText + (h.querySelector("input")?.value ?? "");',
+        ), $says) ?: null, "the {$screen} screen offline");
+    }
+});

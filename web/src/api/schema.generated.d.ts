@@ -2248,6 +2248,8 @@ export interface components {
                 undo: string | null;
                 redo: string | null;
             };
+            /** @description a made-up season to look around in */
+            demo: boolean;
             moved?: components["schemas"]["Moved"] | null;
             unknown?: string[];
             added?: string;

@@ -17,6 +17,8 @@ export interface Entry {
   last: LastChange | null;
   /** No figures could be made of it; what there is can be seen, and the last change taken back. */
   unreckoned: boolean;
+  /** Made up, to look around in. */
+  demo: boolean;
 }
 
 interface Figures {
@@ -44,6 +46,7 @@ export function take(known: Entry | undefined, state: SeasonState, label?: strin
     figures,
     last,
     unreckoned: state.unreckoned === true,
+    demo: state.demo,
   };
 }
 

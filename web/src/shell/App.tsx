@@ -1,5 +1,5 @@
 import { App as Antd, ConfigProvider } from 'antd';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Navigate, Outlet, Route, Routes, useParams } from 'react-router';
 import { SeasonProvider } from '../season/SeasonContext';
 import { GrowListScreen } from '../screens/growlist/GrowListScreen';
@@ -7,72 +7,89 @@ import { SeedlingScreen } from '../screens/seedling/SeedlingScreen';
 import { useSeasons } from '../screens/seasons/useSeasons';
 import { words } from '../api/client';
 import { nonce } from '../api/nonce';
+import { ScreenGuard } from './ScreenGuard';
 import { TopBar } from './TopBar';
 import { themeFor } from '../theme/tokens';
 import { useScheme } from '../theme/useScheme';
 
-const SeasonsScreen = lazy(() =>
-  import('../screens/seasons/SeasonsScreen').then((module) => ({ default: module.SeasonsScreen })),
-);
-const CompareScreen = lazy(() =>
-  import('../screens/compare/CompareScreen').then((module) => ({ default: module.CompareScreen })),
-);
-const CalendarScreen = lazy(() =>
-  import('../screens/calendar/CalendarScreen').then((module) => ({ default: module.CalendarScreen })),
-);
-const RaisingScreen = lazy(() =>
-  import('../screens/raising/RaisingScreen').then((module) => ({ default: module.RaisingScreen })),
-);
-const PotsScreen = lazy(() => import('../screens/pots/PotsScreen').then((module) => ({ default: module.PotsScreen })));
-const BenchScreen = lazy(() => import('../screens/bench/BenchScreen').then((module) => ({ default: module.BenchScreen })));
-const CautionsScreen = lazy(() =>
-  import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
-);
+/** Screens besides the first, fetched once the first stands, so that they are there without a connection too. */
+const screens = {
+  seasons: () => import('../screens/seasons/SeasonsScreen').then((module) => ({ default: module.SeasonsScreen })),
+  compare: () => import('../screens/compare/CompareScreen').then((module) => ({ default: module.CompareScreen })),
+  calendar: () => import('../screens/calendar/CalendarScreen').then((module) => ({ default: module.CalendarScreen })),
+  raising: () => import('../screens/raising/RaisingScreen').then((module) => ({ default: module.RaisingScreen })),
+  pots: () => import('../screens/pots/PotsScreen').then((module) => ({ default: module.PotsScreen })),
+  bench: () => import('../screens/bench/BenchScreen').then((module) => ({ default: module.BenchScreen })),
+  cautions: () => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
+};
+const SeasonsScreen = lazy(screens.seasons);
+const CompareScreen = lazy(screens.compare);
+const CalendarScreen = lazy(screens.calendar);
+const RaisingScreen = lazy(screens.raising);
+const PotsScreen = lazy(screens.pots);
+const BenchScreen = lazy(screens.bench);
+const CautionsScreen = lazy(screens.cautions);
 const account = () => import('../screens/account/AccountScreens');
 const AccountScreen = lazy(() => account().then((module) => ({ default: module.AccountScreen })));
 const SignInScreen = lazy(() => account().then((module) => ({ default: module.SignInScreen })));
 const ForgottenScreen = lazy(() => account().then((module) => ({ default: module.ForgottenScreen })));
 const NewPasswordScreen = lazy(() => account().then((module) => ({ default: module.NewPasswordScreen })));
 
+/** After the first screen has had its time. */
+const AHEAD_MS = 2500;
+
+function useScreensAhead(): void {
+  useEffect(() => {
+    const timer = window.setTimeout(
+      () => Object.values(screens).forEach((screen) => void screen().catch(() => undefined)),
+      AHEAD_MS,
+    );
+    return () => window.clearTimeout(timer);
+  }, []);
+}
+
 export function App() {
   const [scheme, toggle] = useScheme();
+  useScreensAhead();
   return (
     <ConfigProvider theme={themeFor(scheme)} csp={nonce ? { nonce } : undefined}>
       <Antd component={false}>
-        <Suspense fallback={<main className="work" aria-busy="true" />}>
-          <Routes>
-            <Route path="/seasons/:season" element={<SeasonFrame scheme={scheme} toggle={toggle} />}>
-              <Route index element={<Navigate to="compare" replace />} />
-              <Route path="list" element={<GrowListScreen />} />
-              <Route path="calendar" element={<CalendarScreen />} />
-              <Route path="raising" element={<RaisingScreen />} />
-              <Route path="pots" element={<PotsScreen />} />
-              <Route path="bench" element={<BenchScreen />} />
-              <Route path="compare" element={<CompareScreen />} />
-              <Route path="crops/:crop" element={<SeedlingScreen />} />
-            </Route>
-            <Route element={<PlainFrame scheme={scheme} toggle={toggle} />}>
-              <Route path="/" element={<LastSeason />} />
-              <Route path="/seasons" element={<SeasonsScreen />} />
-              <Route path="/cautions" element={<CautionsScreen />} />
-              <Route path="/account" element={<AccountScreen />} />
-              <Route path="/sign-in" element={<SignInScreen />} />
-              <Route path="/forgotten" element={<ForgottenScreen />} />
-              <Route path="/new-password" element={<NewPasswordScreen />} />
-              <Route
-                path="*"
-                element={
-                  <main className="work">
-                    <h1>There is no such page</h1>
-                    <p>
-                      <a href="/">Your garden</a>
-                    </p>
-                  </main>
-                }
-              />
-            </Route>
-          </Routes>
-        </Suspense>
+        <ScreenGuard>
+          <Suspense fallback={<main className="work" aria-busy="true" />}>
+            <Routes>
+              <Route path="/seasons/:season" element={<SeasonFrame scheme={scheme} toggle={toggle} />}>
+                <Route index element={<Navigate to="compare" replace />} />
+                <Route path="list" element={<GrowListScreen />} />
+                <Route path="calendar" element={<CalendarScreen />} />
+                <Route path="raising" element={<RaisingScreen />} />
+                <Route path="pots" element={<PotsScreen />} />
+                <Route path="bench" element={<BenchScreen />} />
+                <Route path="compare" element={<CompareScreen />} />
+                <Route path="crops/:crop" element={<SeedlingScreen />} />
+              </Route>
+              <Route element={<PlainFrame scheme={scheme} toggle={toggle} />}>
+                <Route path="/" element={<LastSeason />} />
+                <Route path="/seasons" element={<SeasonsScreen />} />
+                <Route path="/cautions" element={<CautionsScreen />} />
+                <Route path="/account" element={<AccountScreen />} />
+                <Route path="/sign-in" element={<SignInScreen />} />
+                <Route path="/forgotten" element={<ForgottenScreen />} />
+                <Route path="/new-password" element={<NewPasswordScreen />} />
+                <Route
+                  path="*"
+                  element={
+                    <main className="work">
+                      <h1>There is no such page</h1>
+                      <p>
+                        <a href="/">Your garden</a>
+                      </p>
+                    </main>
+                  }
+                />
+              </Route>
+            </Routes>
+          </Suspense>
+        </ScreenGuard>
       </Antd>
     </ConfigProvider>
   );

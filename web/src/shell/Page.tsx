@@ -9,6 +9,7 @@ import { TillStrip, type Last } from '../till/TillStrip';
 import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
 import { AddSetup } from '../screens/compare/AddSetup';
 import { AskContext } from './AskContext';
+import { MadeUp } from './MadeUp';
 
 interface Props {
   children: ReactNode;
@@ -80,6 +81,7 @@ export function PlanningPage({ children, till }: Props) {
   return (
     <AskContext value={ask}>
       <main className="work" id="work">
+        <MadeUp />
         {children}
       </main>
       <TillStrip

@@ -49,7 +49,7 @@ export function Meter({ season, bench, place }: Props) {
       <h2 id="meter-title">A day on the meter</h2>
       <div className={s.meter}>
         <svg
-          viewBox={`0 0 ${SIZE} ${SIZE}`}
+          viewBox={`-12 -8 ${SIZE + 24} ${SIZE + 16}`}
           role="img"
           aria-label={`Tariff: ${rates.map((rate) => money(rate, season.currency, true)).join(', ')} a kWh.`}
         >

@@ -5,12 +5,22 @@ import { shortDay } from '../../words/dates';
 import { dateOf, dayNumber, type Axis } from './days';
 import s from './calendar.module.css';
 
-export const ROW = 30;
-const BAR = 18;
+export const ROW = 46;
+/** The soil's line below a row's top, the tallest plant above it, and how deep seed lies. */
+const SOIL = 33;
+const TALL = 22;
+const DEEP = 9;
 /** Arrow keys pressed within so long of each other are one move. */
 const PAUSE_MS = 700;
 
-export type Kind = 'heat' | 'light' | 'plain' | 'outdoors';
+/** What is drawn of a stage. */
+export interface Mark {
+  heat: boolean;
+  light: boolean;
+  outdoors: boolean;
+  /** Potted on: a pot below the line. */
+  potted: boolean;
+}
 
 /** The sowing, before the first stage's end. */
 const SOWING = -1;
@@ -21,13 +31,10 @@ interface Props {
   axis: Axis;
   y: number;
   us: boolean;
-  kinds: Kind[];
+  marks: Mark[];
   /** The sowing (-1) or the end of a stage moved by days. */
   move: (stage: number, by: number) => void;
 }
-
-/** Colour is never the only sign: heat is slashed, outdoors ruled. */
-const PATTERN = { heat: 'slash', outdoors: 'bar', light: null, plain: null } as const;
 
 interface Drag {
   stage: number;
@@ -65,8 +72,8 @@ function useDrag(move: Props['move']) {
   return { drag, hold, drop, forget, step };
 }
 
-/** One crop's stages as bars; their ends and the sowing can be dragged, or moved with the arrow keys. */
-export const Bars = memo(function Bars({ result, name, axis, y, us, kinds, move }: Props) {
+/** One crop's line of ground: seed below it, plants above; the ends of its stages and the sowing are dragged, or moved by keys. */
+export const Bars = memo(function Bars({ result, name, axis, y, us, marks, move }: Props) {
   const { drag, hold, drop, forget, step } = useDrag(move);
   const svg = useRef<SVGGElement>(null);
   const began = useRef<{ stage: number; from: number } | null>(null);
@@ -101,14 +108,17 @@ export const Bars = memo(function Bars({ result, name, axis, y, us, kinds, move 
   const from = (stage: number) => dayNumber(result.stages[stage]?.start ?? '') + moves(stage);
   const to = (stage: number) => dayNumber(result.stages[stage]?.end ?? '') + (drag?.stage === stage ? by : moves(stage));
   const sown = result.sow_on === null ? null : dayNumber(result.sow_on) + (drag?.stage === SOWING ? by : 0);
+  // Plants rise from the day they are up to the day they go out.
+  const [up, out] = [axis(to(0)), axis(to(result.stages.length - 1))];
+  const tall = (x: number) => 4 + (TALL - 4) * Math.min(1, Math.max(0, (x - up) / Math.max(1, out - up)));
   const handle = (stage: number, day: number, label: string) => (
     <rect
       key={`handle-${stage}`}
       className={s.barHandle}
       x={axis(day) - 6}
-      y={y + (ROW - BAR) / 2 - 3}
+      y={y + SOIL - TALL - 2}
       width={12}
-      height={BAR + 6}
+      height={TALL + 12}
       rx={3}
       tabIndex={0}
       role="slider"
@@ -137,33 +147,61 @@ export const Bars = memo(function Bars({ result, name, axis, y, us, kinds, move 
           className={clsx(s.bar, s.barCold)}
           strokeDasharray="3 2"
           x={axis(dayNumber(result.cold_on))}
-          y={y + (ROW - BAR) / 2}
+          y={y + SOIL}
           width={Math.max(1, axis(sown) - axis(dayNumber(result.cold_on)))}
-          height={BAR}
+          height={DEEP}
         >
           <title>in the cold from {shortDay(result.cold_on, us)}</title>
         </rect>
       )}
       {result.stages.map((stage, index) => {
-        const wide = Math.max(1, axis(to(index)) - axis(from(index)));
-        const kind = kinds[index] ?? 'plain';
-        const place = { x: axis(from(index)), y: y + (ROW - BAR) / 2, width: wide, height: BAR };
+        const [left, right] = [axis(from(index)), Math.max(axis(from(index)) + 1, axis(to(index)))];
+        const mark = marks[index];
+        const soil = y + SOIL;
+        const title = (
+          <title>
+            {stage.name}: {shortDay(stage.start, us)} to {shortDay(stage.end, us)}
+          </title>
+        );
+        if (index === 0) {
+          const place = { x: left, y: soil, width: right - left, height: DEEP };
+          return (
+            <g key={index}>
+              <rect className={clsx(s.seedbed, mark?.heat ? s.warmed : undefined)} {...place}>
+                {title}
+              </rect>
+              {mark?.heat && <rect className={s.slashed} {...place} />}
+              {[0, 1, 2].map((n) =>
+                left + 6 + n * 7 < right ? (
+                  <circle key={n} cx={left + 6 + n * 7} cy={soil + DEEP / 2} r={2.2} className={s.seed} />
+                ) : null,
+              )}
+              {mark?.light && <line x1={left} x2={right} y1={soil - 6} y2={soil - 6} className={s.lampLine} />}
+            </g>
+          );
+        }
+        const [low, high] = [tall(left), tall(right)];
+        const shape = `M${left},${soil} V${soil - low} L${right},${soil - high} V${soil} Z`;
         return (
           <g key={index}>
-            <rect className={clsx(s.bar, s[`bar-${kind}`])} {...place}>
-              <title>
-                {stage.name}: {shortDay(stage.start, us)} to {shortDay(stage.end, us)}
-              </title>
-            </rect>
-            {PATTERN[kind] !== null && <rect className={clsx(s.barPattern, s[`bar-pattern-${PATTERN[kind]}`])} {...place} />}
-            {wide > stage.name.length * 7 && (
-              <text className={clsx(s.barName, s[`bar-name-${kind}`])} x={place.x + 5} y={y + ROW / 2 + 5} aria-hidden="true">
-                {stage.name}
-              </text>
-            )}
+            <path className={s.growing} d={shape}>
+              {title}
+            </path>
+            {mark?.outdoors && <path className={s.ruled} d={shape} />}
+            {mark?.light && <line x1={left} x2={right} y1={soil - low - 4} y2={soil - high - 4} className={s.lampLine} />}
+            {mark?.potted && <path d={`M${left - 6},${soil + 1} h12 l-2,${DEEP} h-8 Z`} className={s.pottedOn} />}
           </g>
         );
       })}
+      <line x1={axis(from(0))} x2={axis(to(result.stages.length - 1))} y1={y + SOIL} y2={y + SOIL} className={s.soilLine} />
+      <g
+        transform={`translate(${axis(to(result.stages.length - 1))} ${y + SOIL - TALL})`}
+        className={s.leaves}
+        aria-hidden="true"
+      >
+        <path d="M0,2 C2,-8 9,-11 14,-10 C13,-3 7,2 0,2 Z" />
+        <path d="M0,3 C-2,-5 -8,-8 -13,-7 C-12,0 -6,3 0,3 Z" />
+      </g>
       {result.stages.map((stage, index) => handle(index, to(index), `${name}: end of ${stage.name}`))}
       {sown !== null && handle(SOWING, sown, `${name}: sowing`)}
       {dragged !== null && (

@@ -10,7 +10,7 @@ import { SetupPicker } from '../../shell/SetupPicker';
 import { day, shortDay } from '../../words/dates';
 import { warningWords } from '../../words/sowing';
 import { parseMaybeDate } from '../growlist/parse';
-import { Bars, ROW, type Kind } from './Bars';
+import { Bars, ROW, type Mark } from './Bars';
 import { Crowding } from './Crowding';
 import { axisOf, dayNumber, months, type Axis } from './days';
 import { FeedPart } from './FeedPart';
@@ -62,10 +62,11 @@ function Days({ shown }: { shown: OnScreen }) {
     <>
       <div className="list-head">
         <div>
-          <h1>When to do what</h1>
+          <h1>The season, from seed to bed</h1>
           <p className="quiet">
-            Counted back from the last frost. Drag a bar’s end or the sowing mark, or move it with the arrow keys. Slashed red is
-            under heat, yellow under light, dashed blue in the cold, ruled green outdoors.
+            Counted back from the last frost: seed below the line (slashed on the mat), plants above it, the lamp a yellow line
+            over them, a pot where they are potted on, ruled where they stand outdoors. Drag the end of a stage or the sowing, or
+            move it with the arrow keys.
           </p>
         </div>
         <SetupPicker />
@@ -161,18 +162,21 @@ function Picture({ shown, grown, axis }: PartProps & { axis: Axis }) {
         if (!line || !known) return null;
         const y = HEAD + index * ROW;
         const name = varietyOf(season, crop.id);
-        const kinds = (known.method?.stages ?? []).map((stage): Kind =>
-          stage.mat ? 'heat' : stage.light ? 'light' : outdoors.has(stage.place) ? 'outdoors' : 'plain',
-        );
+        const marks = (known.method?.stages ?? []).map((stage, at): Mark => ({
+          heat: stage.mat,
+          light: stage.light,
+          outdoors: outdoors.has(stage.place),
+          potted: at > 0 && stage.container !== null,
+        }));
         return (
           <g key={crop.id} data-bars={crop.id}>
             <line x1={0} x2={WIDTH} y1={y + ROW} y2={y + ROW} className={s.rowLine} />
-            <text x={0} y={y + ROW / 2 + 5} className={s.rowName}>
+            <text x={0} y={y + ROW / 2 + 2} className={s.rowName}>
               {name.slice(0, 22)}
               {crop.anchor === 'first_frost' ? ', autumn' : ''}
               {crop.sow_on !== null ? ' ⊙' : ''}
             </text>
-            <Bars result={line} name={name} axis={axis} y={y} us={us} kinds={kinds} move={move(crop.id)} />
+            <Bars result={line} name={name} axis={axis} y={y} us={us} marks={marks} move={move(crop.id)} />
           </g>
         );
       })}

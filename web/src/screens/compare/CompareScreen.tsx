@@ -107,7 +107,11 @@ function Side({ shown }: { shown: OnScreen }) {
     return (
       <div className="empty">
         <h1>Nothing to compare yet</h1>
-        <p>{season.crops.length === 0 ? 'Write what you want to raise on the grow list first.' : 'Add a set-up: what it is raised in and under.'}</p>
+        <p>
+          {season.crops.length === 0
+            ? 'Write what you want to raise on the grow list first.'
+            : 'Add a set-up: what it is raised in and under.'}
+        </p>
         <AddSetup season={season} />
       </div>
     );
