@@ -72,7 +72,7 @@ function Jar({ way }: { way: MixWay }) {
   const below = (index: number) => way.parts.slice(0, index + 1).reduce((sum, { share }) => sum + share, 0);
   return (
     <svg
-      viewBox="0 0 130 124"
+      viewBox="0 0 170 124"
       className={s.jar}
       role="img"
       aria-label={way.parts.map(({ name, share }) => `${Math.round(share * 100)} of 100 ${name}`).join(', ')}

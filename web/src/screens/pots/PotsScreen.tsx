@@ -20,7 +20,7 @@ function Pots({ shown }: { shown: OnScreen }) {
   const { season, setup, id, revision } = shown;
   const { data, error } = usePotting(id, setup.id, revision);
   const [chosen, choose] = useState<string | null>(null);
-  const [all, setAll] = useState(false);
+  const [all, setAll] = useState(true);
   if (error) return <p role="alert">{words(error)}</p>;
   if (!data)
     return (
