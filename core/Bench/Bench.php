@@ -6,6 +6,7 @@ namespace JollyPenny\Core\Bench;
 
 use JollyPenny\Core\Books\CapitalRecovery;
 use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Energy\DailyLightIntegral;
 use JollyPenny\Core\Energy\DailyTariff;
 use JollyPenny\Core\Energy\PhotonFlux;
@@ -114,8 +115,10 @@ final readonly class Bench
                 && abs($light->ppfUmolS - PhotonFlux::estimate($light->lumens, $light->kelvin)) < 0.06;
             $ppfd = $dose === null || $light->hoursPerDay <= 0.0 ? null : $dose / ($light->hoursPerDay * 0.0036);
             $hours = $ppfd === null || $ppfd <= 0.0 ? null : self::NEEDED_DOSE / ($ppfd * 0.0036);
-            $things[] = new ThingUse('lights', $light->id, $days['lights'][$i], $kwh, $kwh * $tariff->meanOver($light->onAt, $light->hoursPerDay),
-                self::share($light, $books), $dose, $ppfd, $hours, $estimated, BestHour::of($light, $tariff, $kwh));
+            $power = $kwh * $tariff->meanOver($light->onAt, $light->hoursPerDay);
+            $things[] = new ThingUse('lights', $light->id, $days['lights'][$i], $kwh, $power, self::share($light, $books), $dose, $ppfd, $hours,
+                $estimated, BestHour::of($light, $tariff, $kwh),
+                $light->owned ? LampOffer::instead($light, $power, $books->season(), new Catalogue()) : null);
         }
         foreach ($mats as $i => $mat) {
             $kwh = $mat->watts / 1000 * 24 * $days['duty'][$i];

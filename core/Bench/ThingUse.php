@@ -18,6 +18,7 @@ final readonly class ThingUse
      * @param  ?float  $hours_to_dose  hours a day for what seedlings need; null where that is not known
      * @param  bool  $estimated  whether its light is estimated from lumens
      * @param  ?BestHour  $best_hour  of a lamp
+     * @param  ?LampOffer  $instead  of an old lamp
      */
     public function __construct(
         public string $kind,
@@ -31,6 +32,7 @@ final readonly class ThingUse
         public ?float $hours_to_dose = null,
         public bool $estimated = false,
         public ?BestHour $best_hour = null,
+        public ?LampOffer $instead = null,
     ) {
     }
 }

@@ -65,6 +65,15 @@ final class Catalogue
         return self::seasonRows('lamps', ['kind', 'lumens', 'kelvin']);
     }
 
+    /** @return list<array<string, mixed>> LED lamps in the money of a season, US dollars where no prices are known in it */
+    public function lampsInstead(string $currency): array
+    {
+        $leds = array_filter(CatalogueFile::rows('lamps'), fn (array $row): bool => $row['kind'] === 'led');
+        $known = isset(PriceLevel::all()[$currency]) ? $currency : PriceLevel::OWN;
+
+        return array_map(fn (array $row): array => $this->seasonRow('lights', (string) $row['id'], $known), array_values($leds));
+    }
+
     /** @return array<string, array<string, mixed>> rows of `mats` without their place, by id */
     public function mats(): array
     {

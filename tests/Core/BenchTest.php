@@ -103,3 +103,14 @@ it('says what the mat gives and takes', function () {
         ->and($soil['porch-lantern']->mat_each)->toBeGreaterThan(0.0)
         ->and($soil['glasshouse-bib']->on_mat)->toBeFalse();
 });
+
+it('says from which season a new lamp is cheaper than the tube in the cellar', function () {
+    $season = Seasons::read(Seasons::demo());
+    $things = array_column(Bench::of((new SeasonCosting($season))->books($season->setups[1]))->places[0]->things, null, 'id');
+    $tube = $things['tube'];
+    // By hand: the catalogue's LED lamp lights as many flats with 42 W instead of 76; what that saves a season, against 31.00.
+    $saved = $tube->power * (1 - 42 / 76);
+    expect($tube->instead->name)->toContain('LED')->and($tube->instead->price)->toBe(31.0)
+        ->and($tube->instead->cheaper_from)->toBe((int) ceil(31 / $saved))
+        ->and($things['led']->instead)->toBeNull();
+});

@@ -2088,12 +2088,23 @@ export interface components {
             estimated: boolean;
             /** @description of a lamp */
             best_hour: components["schemas"]["BestHour"] | null;
+            /** @description of an old lamp */
+            instead: components["schemas"]["LampOffer"] | null;
         };
         /** @description The time of day from which a lamp's hours are cheapest, to the half hour. *\/ */
         BestHour: {
             on_at: string;
             /** @description money over the season */
             saves: number;
+        };
+        /** @description A lamp that would give the same light for less power, and the season from which it is cheaper than going on with the old one. *\/ */
+        LampOffer: {
+            /** @description of the new lamp */
+            name: string;
+            /** @description money */
+            price: number;
+            /** @description season; null where it does not pay within thirty */
+            cheaper_from: number | null;
         };
         /**
          * @description What hangs on a place's outlet at once, against what it may carry. Loads of three hours and more are continuous: 80 of 100 of the

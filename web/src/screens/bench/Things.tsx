@@ -175,6 +175,12 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
           )}
           {use && use.days > 0 ? `; on ${use.days} days` : ''}
         </p>
+        {use?.instead && (
+          <p className="verdict-grow" data-instead={id}>
+            {use.instead.name} for {money(use.instead.price, season.currency)} gives the same light, and is cheaper than going on
+            with this one from season {use.instead.cheaper_from} on.
+          </p>
+        )}
         <label className="tick">
           <input
             type="checkbox"

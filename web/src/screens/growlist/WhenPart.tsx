@@ -40,6 +40,20 @@ export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot 
           { value: 'first_frost', label: 'autumn, first frost' },
         ]}
       />
+      {season.first_frost === null && (
+        <>
+          <p className="quiet">Autumn crops are counted back from the first frost. When is it where you are?</p>
+          <EditText<string>
+            label="First frost"
+            name="first_frost_here"
+            type="date"
+            value=""
+            show={String}
+            parse={parseMaybeDate}
+            save={(to) => (to === '' ? Promise.resolve() : store.change([{ path: ['first_frost'], to }], 'first frost'))}
+          />
+        </>
+      )}
       <EditNumber
         label="Planted out"
         name="offset"
