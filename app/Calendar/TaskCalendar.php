@@ -17,6 +17,7 @@ final readonly class TaskCalendar
     /** Calendar programs are asked to look again twice a day. */
     private const REFRESH = 'PT12H';
 
+    /** Every crop's task by itself: one said for several crops would need a new id whenever a crop joins, and double. */
     public static function text(KeptSeason $kept, Setup $setup): string
     {
         $calendar = new VCalendar([

@@ -2,9 +2,21 @@
 
 declare(strict_types=1);
 
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Tasks\Tasks;
 use Sabre\VObject\Node;
 use Sabre\VObject\Reader;
 use Tests\Reference\Libraries;
+use Tests\Seasons;
+
+/** @return array<string, array<string, mixed>> every crop's own tasks of the demo's first set-up, by id */
+function ownTasks(): array
+{
+    $season = Seasons::read(Seasons::demo());
+    $tasks = (new Tasks((new SeasonCosting($season))->books($season->setups[0])))->all();
+
+    return array_column(json_decode((string) json_encode($tasks), true), null, 'id');
+}
 
 it('lays out the tasks of a season', function () {
     [$user, $season] = gardener();
@@ -12,7 +24,7 @@ it('lays out the tasks of a season', function () {
         ->getJson("/api/seasons/{$season->id}/setups/bench/calendar")
         ->assertOk()
         ->json();
-    $tasks = array_column($calendar['tasks'], null, 'id');
+    $tasks = ownTasks();
     $dates = array_column($calendar['tasks'], 'date');
     $sorted = $dates;
     sort($sorted);
@@ -33,6 +45,15 @@ it('lays out the tasks of a season', function () {
         ->not->toBeNull()
         ->and($tasks['copper-kettle-cover_off']['words'])
         ->toContain('cooks them');
+    // What is done together on a day is said once, what is one crop's own stays so.
+    $shown = array_column($calendar['tasks'], null, 'id');
+    $looks = array_filter($calendar['tasks'], fn (array $task) => $task['kind'] === 'first_look');
+    expect($shown['copper-kettle-sow'])
+        ->toBe($tasks['copper-kettle-sow'])
+        ->and(array_unique(array_column($looks, 'date')))
+        ->toHaveCount(count($looks))
+        ->and($shown['first_look-2027-04-16']['words'])
+        ->toContain('Copper Kettle');
     $kinds = array_values(array_unique(array_column($calendar['tasks'], 'kind')));
     expect(
         array_diff(
@@ -73,7 +94,7 @@ it('shows over-full days with what crowds and what would relieve them, each with
 it('is read back the same by a second parser, and valid in its lines, zones and days', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);
-    $tasks = array_column($this->getJson("/api/seasons/{$season->id}/setups/bench/calendar")->json('tasks'), null, 'id');
+    $tasks = ownTasks();
     $text = (string) $this->get("/api/seasons/{$season->id}/setups/bench/calendar.ics")
         ->assertOk()
         ->assertHeader('Content-Type', 'text/calendar; charset=utf-8')
