@@ -84,6 +84,7 @@ final class OpenApiFile
         unset($season['$schema'], $season['$id'], $season['$defs']);
         $text = ['type' => 'string'];
         $whole = ['type' => 'integer'];
+        $number = ['type' => 'number'];
         $flag = ['type' => 'boolean'];
         $maybe = ['type' => ['string', 'null']];
         $list = fn (array $items): array => ['type' => 'array', 'items' => $items];
@@ -184,8 +185,11 @@ final class OpenApiFile
                 ['label', 'setup'],
             ),
             'NewCrops' => self::object(
-                ['text' => $text, 'species' => $text, 'lot' => $text, 'wanted' => $whole, 'setup' => $maybe],
-                ['text', 'species', 'lot', 'wanted', 'setup'],
+                [
+                    'text' => $text, 'species' => $text, 'lot' => $text, 'wanted' => $whole, 'setup' => $maybe,
+                    'like' => $text, 'days' => $number, 'weeks' => $number, 'tender' => $flag,
+                ],
+                ['text', 'species', 'lot', 'wanted', 'setup', 'like', 'days', 'weeks', 'tender'],
             ),
             'NewPacket' => self::object(['like' => $text, 'setup' => $maybe], ['setup']),
             'Rounds' => self::object(['every_days' => $whole, 'times' => $whole, 'setup' => $maybe], ['setup']),

@@ -8,6 +8,7 @@ use App\Models\Season;
 use App\Models\User;
 use App\Seasons\KeptSeason;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\GoneHttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Who asks, and what is theirs: anything else is not found. */
@@ -26,8 +27,10 @@ final readonly class Gardener
 
     public function season(int $id): Season
     {
-        /** @var Season */
-        return $this->user()->seasons()->findOrFail($id);
+        /** @var Season $season */
+        $season = $this->user()->seasons()->withTrashed()->findOrFail($id);
+
+        return $season->trashed() ? throw new GoneHttpException("“{$season->name}” is deleted. You can have it back.") : $season;
     }
 
     public function kept(int $id): KeptSeason

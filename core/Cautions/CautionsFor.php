@@ -66,7 +66,7 @@ final readonly class CautionsFor
     {
         $lot = array_column($this->season->seedLots, null, 'id')[$crop->lot];
         $species = array_column($this->season->species, null, 'id')[$lot->species];
-        $facts = $this->catalogue->recognise(SeasonDraft::markIn($species->meta), $species->name);
+        $facts = $this->catalogue->recognise(SeasonDraft::kinIn($species->meta), $species->name);
 
         return Caution::tryFrom($facts->caution ?? '');
     }

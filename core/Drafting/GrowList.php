@@ -62,17 +62,31 @@ final readonly class GrowList
     public function addSpecies(string $species, ?int $wanted = null, string $variety = ''): string
     {
         $facts = $this->draft->catalogue->species()[$species] ?? throw new NotInCatalogue("The catalogue has no species \"{$species}\".");
-        $row = $this->draft->ensure('species', $species);
-        $name = $variety === '' ? $facts->name : $variety;
+
+        return $this->addSeed($facts, $this->draft->ensure('species', $species), $wanted, $variety === '' ? $facts->name : $variety);
+    }
+
+    /** @throws NotInCatalogue */
+    public function addRelative(OwnSpecies $own): string
+    {
+        $facts = $this->draft->catalogue->species()[$own->like] ?? throw new NotInCatalogue("The catalogue has no species \"{$own->like}\".");
+        $row = $own->row(SeasonDraft::object($this->draft->catalogueRow('species', $own->like)), $facts->daysToEmerge);
+
+        return $this->addSeed($facts, $this->draft->add('species', $row), $own->wanted, $own->name);
+    }
+
+    /** A crop of a packet at the catalogue's price. */
+    private function addSeed(SpeciesFacts $facts, string $species, ?int $wanted, string $name): string
+    {
         $lot = $this->draft->add(
             'seed_lots',
             (object) [
                 'id' => $name,
-                'species' => $row,
+                'species' => $species,
                 'variety' => $name,
-                ...$this->draft->catalogueRow('seed_lots', $species),
+                ...$this->draft->catalogueRow('seed_lots', $facts->id),
                 'packed_for' => Cell::whole($this->draft->document->year),
-                'meta' => (object) [SeasonDraft::MARK => $species],
+                'meta' => (object) [SeasonDraft::MARK => $facts->id],
             ],
         );
 

@@ -20,6 +20,9 @@ final class SeasonDraft
     /** Where a row's catalogue id is remembered: `meta.catalogue`. */
     public const MARK = 'catalogue';
 
+    /** Where a species of one's own remembers the relative it was taken to be like: `meta.like`. */
+    public const KIN = 'like';
+
     /** @var list<array{path: list<string|int>, to: mixed}> */
     private array $edits = [];
 
@@ -176,7 +179,7 @@ final class SeasonDraft
         $lots = array_column($this->rows('seed_lots'), null, 'id');
         $species = array_column($this->rows('species'), null, 'id')[Cell::text($lots[Cell::text($crop->lot ?? '')]->species ?? '')] ?? null;
 
-        return $species instanceof stdClass ? $this->catalogue->recognise(self::markOf($species), Cell::text($species->name)) : null;
+        return $species instanceof stdClass ? $this->catalogue->recognise(self::kinIn($species->meta ?? null), Cell::text($species->name)) : null;
     }
 
     /**
@@ -260,6 +263,14 @@ final class SeasonDraft
         $mark = $meta->{self::MARK} ?? null;
 
         return is_string($mark) ? $mark : null;
+    }
+
+    /** The catalogue id of a species, or of the relative it is taken to be like. */
+    public static function kinIn(mixed $meta): ?string
+    {
+        $kin = $meta instanceof stdClass ? self::markIn($meta) ?? $meta->{self::KIN} ?? null : null;
+
+        return is_string($kin) ? $kin : null;
     }
 
     /** @param  array<string, mixed>  $row */

@@ -18,6 +18,8 @@ final readonly class CropLine
     /**
      * @param  int  $alive_of_hundred  seed alive at its age and after its test
      * @param  int  $fresh_of_hundred  the same seed when fresh
+     * @param  int  $aged_of_hundred  the same seed at its age, without its test
+     * @param  int  $seeds_known  what that is worth, in seeds tested
      * @param  ?int  $come_up_of_hundred  of it, where it is sown
      * @param  ?array{wanted: int, surplus: int, lost: int, each: int}  $strip  sites by what becomes of them on average; `each` sites to a mark
      * @param  ?float  $nursery_each  price of one bought plant
@@ -27,6 +29,8 @@ final readonly class CropLine
         public int $age,
         public int $alive_of_hundred,
         public int $fresh_of_hundred,
+        public int $aged_of_hundred,
+        public int $seeds_known,
         public ?int $come_up_of_hundred,
         public ?array $strip,
         public ?float $nursery_each,
@@ -43,6 +47,8 @@ final readonly class CropLine
             $viability->age,
             (int) round(100 * $viability->value),
             (int) round(100 * $viability->fresh),
+            (int) round(100 * $viability->aged),
+            $viability->seedsKnown - ($lot->test->sown ?? 0),
             $result->g === null ? null : (int) round(100 * $result->g),
             self::strip($result, $crop->wanted),
             $result->boughtEach(),

@@ -32,7 +32,7 @@ final readonly class Timing
         $notes = [];
         foreach ($this->books->plans as $plan) {
             $species = $this->books->index->species[$plan->lot->species];
-            $facts = $this->catalogue->recognise(SeasonDraft::markIn($species->meta), $species->name);
+            $facts = $this->catalogue->recognise(SeasonDraft::kinIn($species->meta), $species->name);
             $note = $facts === null || $plan->stages[0]->container === null ? null : $this->note($plan, $facts);
             if ($note !== null) {
                 $notes[] = $note;

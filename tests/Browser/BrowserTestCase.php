@@ -192,6 +192,26 @@ abstract class BrowserTestCase extends TestCase
         return json_decode(is_string($answer) ? $answer : '', true, 64, JSON_THROW_ON_ERROR);
     }
 
+    /**
+     * A change to this visitor's season as if from another window.
+     *
+     * @param  ?array<string, mixed>  $body
+     */
+    public function elsewhere(string $verb, ?array $body = null): void
+    {
+        $this->browser->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
+            fetch(`/api/seasons/${arguments[0]}`, { method: arguments[1], headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },
+            body: arguments[2] }).then(() => done());',
+            [$this->seasonId(), $verb, $body === null ? null : json_encode($body)],
+        );
+    }
+
+    public function seasonId(): int
+    {
+        return (int) preg_replace('/\D/', '', $this->path());
+    }
+
     /** The season's page this visitor is on, without the server. */
     public function path(): string
     {

@@ -67,6 +67,42 @@ it('deletes a season and has it back', function () {
     expect($this->text('[data-part="season-link"]'))->toBe('Plot 17, spring 2027');
 });
 
+it('says that a season was deleted elsewhere, and has it back', function () {
+    $this->openList();
+    $this->find('[data-crop="copper-kettle"]');
+    $this->elsewhere('DELETE');
+    $this->type('copper-kettle.wanted', '7');
+    expect($this->text('[data-part="deleted"] h1'))->toContain('deleted');
+    $this->click('[data-action="restore"]');
+    expect($this->text('[data-crop="copper-kettle"] [data-part="line-sow"]'))->toContain('for 6');
+});
+
+it('names the figures of the till by what they are, and says the new price once, after a pause', function () {
+    $this->openList();
+    $this->find('[data-crop="copper-kettle"]');
+    $tree = $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+        'cmd' => 'Accessibility.getFullAXTree',
+        'params' => new stdClass(),
+    ]);
+    $names = [];
+    foreach ($tree['nodes'] as $node) {
+        ($node['role']['value'] ?? '') !== 'button' || $names[] = $node['name']['value'] ?? '';
+    }
+    $setup = $this->api("/api/seasons/{$this->seasonId()}")['season']['setups'][0]['name'];
+    foreach (['One finished seedling', 'At the nursery', 'Cash now', 'Electricity'] as $figure) {
+        expect(preg_grep('/^'.preg_quote("{$figure}, {$setup}: ", '/').'\S*\d/u', $names))->toHaveCount(1);
+    }
+    $said = fn () => $this->browser->executeScript('return document.querySelector(\'[data-part="till-said"]\').textContent');
+    $this->browser->executeScript('window.said = []; new MutationObserver(() =>
+        window.said.push(document.querySelector(\'[data-part="till-said"]\').textContent)).observe(
+        document.querySelector(\'[data-part="till-said"]\'), { childList: true, characterData: true, subtree: true });');
+    expect($said())->toBe('');
+    $this->type('copper-kettle.wanted', '7');
+    $this->type('copper-kettle.wanted', '8');
+    $this->waitFor(fn () => preg_match('/wanted, Copper Kettle: one finished seedling \d/', $said()) === 1 ?: null, 'the price to be said');
+    expect($this->browser->executeScript('return window.said.length'))->toBe(1);
+});
+
 it('keeps the garden, signs out and in, and finds everything', function () {
     $this->openList();
     $this->find('[data-crop="copper-kettle"]');
@@ -150,8 +186,9 @@ it('opens every screen without a connection, once it has had one', function () {
     ]);
     foreach (['raising' => 'Two per cell', 'list' => 'Twelve crops', 'calendar' => 'from seed to bed'] as $screen => $says) {
         $this->click("a[href\$=\"/{$screen}\"]");
-        $this->waitFor(fn () => str_contains((string) $this->browser->executeScript(
+        $shown = $this->waitFor(fn () => str_contains((string) $this->browser->executeScript(
             'const h = document.querySelector("h1"); return h === null ? "" : h.innerText + (h.querySelector("input")?.value ?? "");',
         ), $says) ?: null, "the {$screen} screen offline");
+        expect($shown)->toBeTrue();
     }
 });

@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Catalogue\NotInCatalogue;
 use JollyPenny\Core\Choosing\CropChoices;
 use JollyPenny\Core\Drafting\GrowList;
+use JollyPenny\Core\Drafting\OwnSpecies;
 use JollyPenny\Core\Drafting\PastedList;
 use JollyPenny\Core\Drafting\ReadyMade;
 use JollyPenny\Core\Drafting\SeasonDraft;
@@ -62,6 +64,35 @@ it('adds what a list says, with seed and species, to a season that stays valid',
         ->and(array_unique(array_column($season->crops, 'id')))
         ->toHaveCount(4);
 });
+
+it('takes a species of one\'s own to do what a relative does, but for what is said of it', function () {
+    $draft = new SeasonDraft(SeasonDraft::object(Seasons::small()));
+    $list = new GrowList($draft);
+    $list->addSpecies('muskmelon');
+    $crop = $list->addRelative(new OwnSpecies('Moonfruit', 'muskmelon', 4, days: 2.0 * $draft->catalogue->species()['muskmelon']->daysToEmerge, weeks: 7.0));
+    $season = (new SeasonReader())->readDocument($draft->document);
+    [, $melon, $own] = $season->species;
+    foreach ($melon->germination as $at => $point) {
+        expect($own->germination[$at]->days)
+            ->toBe($point->days === null ? null : round($point->days * 2.0, 1))
+            ->and($own->germination[$at]->percent)
+            ->toBe($point->percent);
+    }
+    expect($own->name)
+        ->toBe('Moonfruit')
+        ->and($own->weeks)
+        ->toBe(7.0)
+        ->and($own->tender)
+        ->toBe($melon->tender)
+        ->and(array_column($season->crops, 'wanted', 'id')[$crop])
+        ->toBe(4)
+        ->and($draft->factsOf($draft->rows('crops')[2])?->id)
+        ->toBe('muskmelon');
+    // The next melon is a melon again.
+    $list->addSpecies('muskmelon', 3, 'Another');
+    expect($draft->rows('seed_lots')[3]->species)->toBe($melon->id);
+    $list->addRelative(new OwnSpecies('Moonfruit', 'nothing'));
+})->throws(NotInCatalogue::class);
 
 it('grows for autumn what says so, where the first frost is known', function (?string $frost, string $anchor, string $variety) {
     $file = ['first_frost' => $frost] + Seasons::small();

@@ -190,6 +190,9 @@ it('refuses text that is no season, clearly and at once', function (string $text
 })->with([
     'empty' => ['  ', 'empty'],
     'no JSON' => ['{"name": }', 'not JSON'],
+    'a table' => ["Variety,Seeds,Price\nCopper Kettle,30,3.5\n\"Ink Pot, early\",25,3\n", 'a table of values'],
+    'a table with semicolons' => ["Sorte;Korn\nInk Pot;25\n", 'a table of values'],
+    'a season cut short' => ["{\"name\": \"a\",\n\"year\": 2027,\n", 'not JSON'],
     'a list' => ['[]', 'one object'],
     'not UTF-8' => ["{\"name\": \"\xff\"}", 'UTF-8'],
     'over 5 MB' => [str_repeat(' ', JsonText::MAX_BYTES + 1), '5 MB'],

@@ -86,7 +86,11 @@ it('copies, puts away, deletes and has back', function () {
     $this->putJson("/api/seasons/{$copy}/archived", ['archived' => true])->assertNoContent();
     expect($this->getJson('/api/seasons')->json('seasons.1.archived'))->toBeTrue();
     $this->deleteJson("/api/seasons/{$season->id}")->assertNoContent();
-    $this->getJson("/api/seasons/{$season->id}")->assertNotFound();
+    // RFC 9110, 15.5.11: there was one, and there is none any more.
+    expect($this->getJson("/api/seasons/{$season->id}")->assertStatus(410)->json('detail'))->toContain('Plot 17, spring 2027');
+    $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['year'], 'from' => 2027, 'to' => 2028]]])->assertStatus(410);
+    $this->actingAs(User::query()->create(['trial' => true]))->getJson("/api/seasons/{$season->id}")->assertNotFound();
+    $this->actingAs($user);
     $this->postJson("/api/seasons/{$season->id}/restore")->assertNoContent();
     $this->getJson("/api/seasons/{$season->id}")->assertOk();
 });

@@ -17,7 +17,9 @@ use JollyPenny\Core\Cautions\Caution;
 use JollyPenny\Core\Cautions\CautionsFor;
 use JollyPenny\Core\Choosing\CropChoices;
 use JollyPenny\Core\Drafting\GrowList;
+use JollyPenny\Core\Drafting\OwnSpecies;
 use JollyPenny\Core\Drafting\PastedLine;
+use JollyPenny\Core\Drafting\PastedList;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
@@ -42,7 +44,7 @@ final class CropController
         OA\Post(
             path: '/api/seasons/{season}/crops',
             operationId: 'addCrops',
-            summary: 'Add crops: a pasted list, a species of the catalogue, or seed from the drawer',
+            summary: 'Add crops: a pasted list, a species of the catalogue, one of one\'s own like another, or seed from the drawer',
             tags: ['Grow list'],
         ),
     ]
@@ -64,6 +66,10 @@ final class CropController
             'lot' => ['nullable', 'string'],
             'wanted' => ['nullable', 'integer', 'between:1,10000'],
             'setup' => ['nullable', 'string'],
+            'like' => ['nullable', 'string'],
+            'days' => ['nullable', 'numeric', 'between:0.5,400'],
+            'weeks' => ['nullable', 'numeric', 'between:0.5,60'],
+            'tender' => ['nullable', 'boolean'],
         ]);
         $wanted = isset($input['wanted']) ? (int) $input['wanted'] : null;
         $unknown = [];
@@ -76,6 +82,7 @@ final class CropController
             $list = new GrowList($draft);
             try {
                 match (true) {
+                    isset($input['like']) => $list->addRelative(self::ownSpecies($input)),
                     isset($input['species']) => $list->addSpecies($input['species'], $wanted),
                     isset($input['lot']) => $list->addLot($input['lot'], $wanted),
                     default => ($unknown = $list->addPasted($input['text'] ?? '')),
@@ -90,6 +97,28 @@ final class CropController
         return $this->state->answer($kept, $input['setup'] ?? null, [
             'unknown' => array_map(fn (PastedLine $line): string => $line->text, $unknown),
         ]);
+    }
+
+    /**
+     * "8 mouse melon", like a cucumber.
+     *
+     * @param  array<string, mixed>  $input
+     */
+    private static function ownSpecies(array $input): OwnSpecies
+    {
+        $line = (new PastedList(is_string($input['text'] ?? null) ? $input['text'] : '', []))->lines[0] ?? throw ValidationException::withMessages([
+            'text' => 'Give its name.',
+        ]);
+        $number = fn (string $key): ?float => is_numeric($input[$key] ?? null) ? (float) $input[$key] : null;
+
+        return new OwnSpecies(
+            mb_strtoupper(mb_substr($line->variety, 0, 1)).mb_substr($line->variety, 1),
+            is_string($input['like']) ? $input['like'] : '',
+            $line->wanted,
+            $number('days'),
+            $number('weeks'),
+            isset($input['tender']) ? (bool) $input['tender'] : null,
+        );
     }
 
     #[

@@ -19,6 +19,8 @@ final readonly class JsonText
 
     private const MAX_VALUES = 100_000;
 
+    private const TABLE_LINES = 20;
+
     /** A string, or a character that opens, closes or divides; what lies between is left to the parser. */
     private const TOKEN = '/[^"{}\[\],:]*+("(?:[^"\\\\]++|\\\\.)*+"|[{}\[\],:])/As';
 
@@ -44,6 +46,9 @@ final readonly class JsonText
         try {
             $document = json_decode($text, false, self::MAX_DEPTH + 1, JSON_THROW_ON_ERROR);
         } catch (JsonException $e) {
+            if (self::isTable($text)) {
+                throw InvalidSeason::because([], 'This is a table of values, not a season file.', 'A season file ends in .json: download it from your seasons.');
+            }
             throw InvalidSeason::because([], "This is not JSON ({$e->getMessage()}).", 'Look for a missing comma, quote or bracket.');
         }
         if ($faults !== []) {
@@ -54,6 +59,20 @@ final readonly class JsonText
         }
 
         return $document;
+    }
+
+    /** Lines of equally many values between commas, semicolons or tabs, as spreadsheets write them. */
+    private static function isTable(string $text): bool
+    {
+        $lines = array_slice(array_filter(array_map(trim(...), explode("\n", $text))), 0, self::TABLE_LINES);
+        foreach ([',', ';', "\t"] as $between) {
+            $values = array_map(fn (string $line): int => count(str_getcsv($line, $between, '"', '')), $lines);
+            if (count($lines) > 1 && $values[0] > 1 && count(array_unique($values)) === 1 && ! str_starts_with($text, '{')) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

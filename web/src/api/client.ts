@@ -9,6 +9,11 @@ export class Refusal extends Error {
     super(problem.detail);
   }
 
+  /** It was deleted, and can be had back. */
+  get gone(): boolean {
+    return this.problem.status === 410;
+  }
+
   /** Nobody is there, or nobody who could say so: try again later. */
   get away(): boolean {
     return [0, 502, 503, 504].includes(this.problem.status);

@@ -255,7 +255,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Add crops: a pasted list, a species of the catalogue, or seed from the drawer */
+        /** Add crops: a pasted list, a species of the catalogue, one of one's own like another, or seed from the drawer */
         post: operations["addCrops"];
         delete?: never;
         options?: never;
@@ -1646,6 +1646,10 @@ export interface components {
             alive_of_hundred: number;
             /** @description the same seed when fresh */
             fresh_of_hundred: number;
+            /** @description the same seed at its age, without its test */
+            aged_of_hundred: number;
+            /** @description what that is worth, in seeds tested */
+            seeds_known: number;
             /** @description of it, where it is sown */
             come_up_of_hundred: number | null;
             /** @description sites by what becomes of them on average; `each` sites to a mark */
@@ -2394,6 +2398,10 @@ export interface components {
             lot?: string;
             wanted?: number;
             setup?: string | null;
+            like?: string;
+            days?: number;
+            weeks?: number;
+            tender?: boolean;
         };
         NewPacket: {
             like: string;

@@ -71,7 +71,7 @@ export function useStore(): SeasonActions {
   return actions;
 }
 
-type Status = 'fetching' | 'saved' | 'saving' | 'away' | 'missing';
+type Status = 'fetching' | 'saved' | 'saving' | 'away' | 'missing' | 'deleted';
 
 export interface Snapshot {
   entry: Entry | undefined;
@@ -104,15 +104,18 @@ function useLatest(id: number): Snapshot {
   const running = useIsMutating({ mutationKey: keys.run(id) });
   const season = useMemo(() => (entry ? withPending(entry.season, pending) : null), [entry, pending]);
   const missing = entry === undefined && error instanceof Refusal && !error.away;
-  const status: Status = missing
-    ? 'missing'
-    : !online
-      ? 'away'
-      : entry === undefined
-        ? 'fetching'
-        : pending.length > 0 || running > 0
-          ? 'saving'
-          : 'saved';
+  const deleted = error instanceof Refusal && error.gone;
+  const status: Status = deleted
+    ? 'deleted'
+    : missing
+      ? 'missing'
+      : !online
+        ? 'away'
+        : entry === undefined
+          ? 'fetching'
+          : pending.length > 0 || running > 0
+            ? 'saving'
+            : 'saved';
   const waiting = pending.length;
   return useMemo(
     () => ({ entry, season, setup, status, waiting, last: entry?.last ?? null }),

@@ -63,6 +63,8 @@ export function newQueryClient(): QueryClient {
     defaultOptions: { queries: { staleTime: 30_000, retry: (_, error) => worthRetrying(error), retryDelay: RETRY_MS } },
     mutationCache: new MutationCache({
       onError: (error, variables, _context, mutation) => {
+        const season = mutation.options.mutationKey?.[1];
+        if (error instanceof Refusal && error.gone) void queries.invalidateQueries({ queryKey: ['season', season] });
         if (mutation.options.mutationKey?.[0] === CHANGE && !attended.has(mutation))
           refusals.tell((variables as Pending).label, words(error));
       },

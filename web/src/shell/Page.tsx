@@ -8,6 +8,7 @@ import { moneySign } from '../words/money';
 import { TillStrip, type Last } from '../till/TillStrip';
 import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
 import { AddSetup } from '../screens/compare/AddSetup';
+import { Deleted } from './Deleted';
 import { AskContext } from './AskContext';
 import { MadeUp } from './MadeUp';
 
@@ -29,6 +30,7 @@ export function PlanningPage({ children, till }: Props) {
   }, [season]);
   const store = useStore();
   const shown = useOnScreen();
+  if (status === 'deleted') return <Deleted />;
   if (season !== null && season.setups.length === 0) {
     return (
       <main className="work" id="work">

@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { Till, TillMove } from '../api/types';
 import { refusals } from '../season/refusals';
 import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
@@ -20,6 +20,8 @@ interface Props {
   where: string;
 }
 
+/** A person who edits several values hears the price once. */
+const PAUSE_MS = 1200;
 /** Moves smaller than these do not show in the figures. */
 const STILL = { coin: 5e-5, money: 5e-4, kwh: 0.05 };
 
@@ -31,6 +33,30 @@ export function TillStrip({ till, last, explain, where }: Props) {
     by == null || Math.abs(by) < STILL.money ? null : moneyChange(by, currency);
   const kwh =
     move === undefined || Math.abs(move.kwh) < STILL.kwh ? null : `${move.kwh < 0 ? '−' : '+'}${Math.abs(move.kwh).toFixed(1)}`;
+  const figures = [
+    {
+      name: 'At the nursery',
+      id: 'nursery',
+      working: 'nursery_per_plant',
+      shown: money(till.nursery, currency, true),
+      moved: null,
+    },
+    {
+      name: till.keep !== null && till.keep < 0 ? 'You pay more' : 'You keep',
+      id: 'keep',
+      working: 'keep',
+      shown: money(till.keep === null ? null : Math.abs(till.keep), currency),
+      moved: change(move?.keep),
+    },
+    {
+      name: 'Cash now',
+      id: 'cash_now',
+      working: 'cash_now',
+      shown: money(till.cash_now, currency),
+      moved: change(move?.cash_now),
+    },
+    { name: 'Electricity', id: 'kwh', working: 'kwh', shown: `${till.kwh.toFixed(1)} kWh`, moved: kwh },
+  ];
   return (
     <aside className={s.till} aria-label="What one finished seedling costs you">
       <dl>
@@ -44,40 +70,44 @@ export function TillStrip({ till, last, explain, where }: Props) {
             )}
           </dt>
           <dd>
-            <button type="button" className="figure copper" data-figure="per_finished" onClick={() => explain('per_finished')}>
+            <button
+              type="button"
+              className="figure copper"
+              data-figure="per_finished"
+              aria-label={`One finished seedling, ${where}: ${money(till.per_finished, currency, true)}`}
+              onClick={() => explain('per_finished')}
+            >
               {money(till.per_finished, currency, true)}
             </button>
-            <span className={s.tillMoved} data-part="till-moved" aria-live="polite">
+            <span className={s.tillMoved} data-part="till-moved">
               {last !== null && <Moved by={move?.per_finished ?? null} label={last.label} currency={currency} />}
             </span>
           </dd>
         </div>
-        <Figure name="At the nursery" moved={null}>
-          <button type="button" className="figure" data-figure="nursery" onClick={() => explain('nursery_per_plant')}>
-            {money(till.nursery, currency, true)}
-          </button>
-        </Figure>
-        <Figure name={till.keep !== null && till.keep < 0 ? 'You pay more' : 'You keep'} moved={change(move?.keep)}>
-          <button type="button" className="figure" data-figure="keep" onClick={() => explain('keep')}>
-            {money(till.keep === null ? null : Math.abs(till.keep), currency)}
-          </button>
-        </Figure>
-        <Figure name="Cash now" moved={change(move?.cash_now)}>
-          <button type="button" className="figure" data-figure="cash_now" onClick={() => explain('cash_now')}>
-            {money(till.cash_now, currency)}
-          </button>
-        </Figure>
-        <Figure name="Electricity" moved={kwh}>
-          <button type="button" className="figure" data-figure="kwh" onClick={() => explain('kwh')}>
-            {till.kwh.toFixed(1)} kWh
-          </button>
-        </Figure>
+        {figures.map(({ name, id, working, shown, moved }) => (
+          <div key={id}>
+            <dt>{name}</dt>
+            <dd>
+              <button
+                type="button"
+                className="figure"
+                data-figure={id}
+                aria-label={`${name}, ${where}: ${shown}`}
+                onClick={() => explain(working)}
+              >
+                {shown}
+              </button>
+              {moved !== null && <span className={s.tillMoved}>{moved}</span>}
+            </dd>
+          </div>
+        ))}
       </dl>
       <div className={s.tillSide}>
         <span className={s.tillWhere}>{where}</span>
         <SavedOrNot />
       </div>
       <RefusedLine />
+      <Spoken price={money(till.per_finished, currency, true)} change={last?.label ?? null} />
     </aside>
   );
 }
@@ -91,15 +121,18 @@ function Moved({ by, label, currency }: { by: number | null; label: string; curr
   );
 }
 
-function Figure({ name, moved, children }: { name: string; moved: string | null; children: React.ReactNode }) {
+/** Says the new price to a screen reader, once, when a run of changes has come to rest. */
+function Spoken({ price, change }: { price: string; change: string | null }) {
+  const [said, say] = useState('');
+  useEffect(() => {
+    if (change === null) return;
+    const pause = setTimeout(() => say(`${change}: one finished seedling ${price}`), PAUSE_MS);
+    return () => clearTimeout(pause);
+  }, [price, change]);
   return (
-    <div>
-      <dt>{name}</dt>
-      <dd>
-        {children}
-        {moved !== null && <span className={s.tillMoved}>{moved}</span>}
-      </dd>
-    </div>
+    <span className="hidden" role="status" data-part="till-said">
+      {said}
+    </span>
   );
 }
 
@@ -143,7 +176,11 @@ function SavedOrNot() {
           Redo
         </button>
       )}
-      <span role="status" data-status={status} className={status === 'away' ? s.away : undefined}>
+      <span
+        role={status === 'away' ? 'status' : undefined}
+        data-status={status}
+        className={status === 'away' ? s.away : undefined}
+      >
         {said}
       </span>
     </span>

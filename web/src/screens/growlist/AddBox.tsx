@@ -2,9 +2,10 @@ import { clsx } from 'clsx';
 import { AutoComplete, Input, type InputRef } from 'antd';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { answered, client, words } from '../../api/client';
-import type { Season, SeasonState, SpeciesFacts } from '../../api/types';
+import type { NewCrops, Season, SeasonState, SpeciesFacts } from '../../api/types';
 import { useSnapshot, useStore } from '../../season/SeasonContext';
 import { useCatalogue } from '../../season/useCatalogue';
+import { UnknownCrop } from './UnknownCrop';
 import s from './growlist.module.css';
 
 const LETTERS = 2;
@@ -35,6 +36,7 @@ export function AddBox({ season, added }: { season: Season; added: (state: Seaso
     setRound(({ number }) => ({ number: number + 1, begins: text }));
   };
   const [said, setSaid] = useState<{ text: string; trouble: boolean } | null>(null);
+  const [unknown, setUnknown] = useState<string[]>([]);
   const field = useRef<InputRef>(null);
   const { data: catalogue } = useCatalogue();
   useEffect(() => {
@@ -69,7 +71,7 @@ export function AddBox({ season, added }: { season: Season; added: (state: Seaso
         .map((facts) => ({ value: `species-${facts.id}`, name: facts.name, hint: weeks(facts), body: { species: facts.id } })),
     ].slice(0, SHOWN);
   }, [typed, season.seed_lots, catalogue]);
-  const send = async (body: { text?: string; species?: string; lot?: string }) => {
+  const send = async (body: NewCrops) => {
     setSaid(null);
     begin('');
     const before = season.crops.length;
@@ -77,9 +79,8 @@ export function AddBox({ season, added }: { season: Season; added: (state: Seaso
       const request = { params: { path: { season: store.id } }, body: { ...body, setup } };
       const state = await store.run('crops added', () => answered(client.POST('/api/seasons/{season}/crops', request)));
       const more = state.season.crops.length - before;
-      const unknown = state.unknown ?? [];
-      const rest = unknown.length > 0 ? ` Not understood: ${unknown.join('; ')}. Write each as “8 sweet pepper”.` : '';
-      setSaid({ trouble: unknown.length > 0, text: `${more} ${more === 1 ? 'crop' : 'crops'} added.${rest}` });
+      setUnknown((now) => [...now.filter((entry) => entry !== body.text), ...(state.unknown ?? [])]);
+      if (more > 0) setSaid({ trouble: false, text: `${more} ${more === 1 ? 'crop' : 'crops'} added.` });
       added(state);
     } catch (error) {
       begin(body.text ?? '');
@@ -125,6 +126,14 @@ export function AddBox({ season, added }: { season: Season; added: (state: Seaso
       <p className={said?.trouble ? clsx('trouble', s.addSaid) : clsx('quiet', s.addSaid)} data-part="add-said" role="status">
         {said?.text}
       </p>
+      {unknown[0] !== undefined && (
+        <UnknownCrop
+          key={unknown[0]}
+          entry={unknown[0]}
+          add={(body) => void send(body)}
+          leave={() => setUnknown((now) => now.slice(1))}
+        />
+      )}
     </div>
   );
 }

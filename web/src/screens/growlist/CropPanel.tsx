@@ -42,7 +42,18 @@ export function CropPanel({ close, ...props }: PanelProps & { close: () => void 
     store.apply([{ path: ['crops', crop.id], to: null }], `${lot.variety} taken off the list`);
   };
   return (
-    <div className={s.panelBody} data-part="panel-body" aria-busy={status === 'saving'}>
+    <div
+      className={s.panelBody}
+      data-part="panel-body"
+      aria-busy={status === 'saving'}
+      onKeyDown={(event) => {
+        // In a field with something typed, Escape brings the old value back, in an open list it closes that; else the crop.
+        const { dataset, ariaExpanded } = event.target as HTMLElement;
+        if (event.key !== 'Escape' || dataset.typed === 'yes' || ariaExpanded === 'true') return;
+        close();
+        document.querySelector<HTMLElement>(`[data-open="${CSS.escape(crop.id)}"]`)?.focus();
+      }}
+    >
       <WhenPart {...props} />
       <PacketPart {...props} lots={choices?.lots ?? null} />
       <HowPart {...props} methods={choices?.methods ?? null} />

@@ -107,6 +107,14 @@ export function PacketPart({
         parse={parseTest}
         save={save('test', 'own test')}
       />
+      {lot.test && (
+        <p className="quiet" data-test="tested">
+          Of {lot.test.sown}, {lot.test.sprouted} came up: by itself that is{' '}
+          {Math.round((100 * lot.test.sprouted) / lot.test.sown)} of 100. What is known of such seed without a test,{' '}
+          {line.aged_of_hundred} of 100, counts beside it like a test of {line.seeds_known} seeds: {line.alive_of_hundred} of 100.
+          The more seeds you test, the more your own count says.
+        </p>
+      )}
       {law?.legalMinimum && (
         <p className="quiet" data-test="law" title={law.legalSource ?? undefined}>
           Bought seed of it may not be sold below {Math.round(law.legalMinimum * 100)} of 100 in the United States

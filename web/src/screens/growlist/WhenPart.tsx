@@ -11,7 +11,7 @@ import { parseMaybeDate } from './parse';
 import s from './growlist.module.css';
 
 /** What the plants are for, when they go out, rounds, and the nursery's offers. */
-export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot } }: PanelProps) {
+export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot, species } }: PanelProps) {
   const store = useStore();
   const us = season.units === 'us';
   const save = (key: string, label: string) => (to: unknown) =>
@@ -66,6 +66,16 @@ export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot 
         {fromFrost(crop.plant_out_offset_days, frost)}
         {result.plant_out_on === null ? '' : `: ${day(result.plant_out_on, us)}`}
       </p>
+      {species && species.weeks !== null && species.weeks !== undefined && (
+        <EditNumber
+          label={`From sowing to planting out, every ${species.name.toLowerCase()}`}
+          name="weeks"
+          after="weeks"
+          field="species.weeks"
+          value={species.weeks}
+          save={(to) => store.change([{ path: ['species', species.id, 'weeks'], to }], `weeks, ${species.name}`)}
+        />
+      )}
       <EditText<string>
         label="Sown on a day of yours"
         name="sow_on"

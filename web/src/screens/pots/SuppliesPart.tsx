@@ -4,9 +4,14 @@ import { EditNumber } from '../../edit/EditNumber';
 import { Said, SaidChoice, SaidNumber } from '../../edit/Said';
 import { useStore } from '../../season/SeasonContext';
 import { money, moneySign } from '../../words/money';
+import { inUnit, type Unit } from '../../words/units';
 import { parseText } from '../growlist/parse';
 import s from './pots.module.css';
 
+const US: Record<string, Unit> = { L: 'qt', kg: 'lb' };
+const unitOf = ({ unit }: Supply, us: boolean): Unit | undefined => (us ? US[unit] : undefined);
+
+const amount = (core: number, unit: Unit | undefined): number => (unit ? inUnit(core, unit) : core);
 const tidy = (value: number): string => value.toLocaleString('en', { maximumFractionDigits: value < 10 ? 2 : 0 });
 
 /** Bags, bales, bricks and bottles: what a pack costs and holds, what there is, what to buy, what is left. */
@@ -14,6 +19,8 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
   const store = useStore();
   const save = (row: Supply, key: keyof Supply, label: string) => (to: unknown) =>
     store.change([{ path: ['supplies', row.id, key], to }], `${label}, ${row.name}`);
+  // What is sold by the litre or kilogram is said as the season's units say it.
+  const said = (row: Supply) => unitOf(row, season.units === 'us');
   const inUse = (row: Supply) => (potting.supplies.find(({ id }) => id === row.id)?.need ?? 0) > 0;
   const rows = [...season.supplies].sort((a, b) => Number(inUse(b)) - Number(inUse(a)));
   return (
@@ -50,10 +57,12 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
                   label={`In a pack of ${row.name}`}
                   name={`${key}pack_amount`}
                   field="supplies.pack_amount"
+                  unit={said(row)}
+                  places={2}
                   value={row.pack_amount}
                   save={save(row, 'pack_amount', 'in a pack')}
                 />{' '}
-                {row.unit === 'each' ? '' : row.unit}
+                {row.unit === 'each' ? '' : (said(row) ?? row.unit)}
                 {row.unit === 'L' && (
                   <>
                     , which makes{' '}
@@ -72,10 +81,12 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
                   label={`In stock of ${row.name}`}
                   name={`${key}in_stock`}
                   field="supplies.in_stock"
+                  unit={said(row)}
+                  places={2}
                   value={row.in_stock}
                   save={save(row, 'in_stock', 'stock')}
                 />{' '}
-                {row.unit === 'each' ? '' : row.unit}; what is left{' '}
+                {row.unit === 'each' ? '' : (said(row) ?? row.unit)}; what is left{' '}
                 <SaidChoice
                   label={`What is left of ${row.name}`}
                   name={`${key}leftover`}
@@ -90,9 +101,9 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
               </p>
               {need && need.need > 0 ? (
                 <small className="quiet">
-                  {tidy(need.need)} {row.unit === 'each' ? '' : row.unit} needed:{' '}
+                  {tidy(amount(need.need, said(row)))} {row.unit === 'each' ? '' : (said(row) ?? row.unit)} needed:{' '}
                   {need.packs === 0 ? 'nothing to buy' : `${need.packs} to buy, ${money(need.cash, season.currency)}`},{' '}
-                  {tidy(need.left)} left.
+                  {tidy(amount(need.left, said(row)))} left.
                 </small>
               ) : (
                 <small className="quiet">
