@@ -33,7 +33,7 @@ export function EditInUnit({ field, unit, after = unit, places = 3, maybe = fals
       inputMode="decimal"
       hint={FIELDS[field].words}
       value={value === null ? null : Number(out(value).toFixed(places))}
-      show={(one) => (one === null ? '' : showNumber(one))}
+      show={(one) => (one === null ? '' : showNumber(one, bounds.kind))}
       parse={parse}
       save={(one) => save(one === null ? null : back(one))}
     />

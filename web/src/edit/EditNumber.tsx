@@ -23,5 +23,12 @@ export function EditNumber({ field, share = false, value, save, ...props }: Base
 /** A number that is not the season's, within bounds of its own. */
 export function EditBounded({ bounds, share = false, ...props }: Base & { bounds: Bounds; share?: boolean }) {
   const parse = share ? parseShare : parseNumber;
-  return <EditText<number> {...props} inputMode="decimal" show={showNumber} parse={(typed) => parse(typed, bounds)} />;
+  return (
+    <EditText<number>
+      {...props}
+      inputMode="decimal"
+      show={(value) => showNumber(value, bounds.kind)}
+      parse={(typed) => parse(typed, bounds)}
+    />
+  );
 }

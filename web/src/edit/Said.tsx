@@ -78,7 +78,7 @@ export function SaidNumber({ field, value, save, share = false, unit, places = 3
       {...props}
       inputMode="decimal"
       value={out(value)}
-      show={showNumber}
+      show={(shown) => showNumber(shown, bounds.kind)}
       parse={(typed) => (share ? parseShare : parseNumber)(typed, shownBounds)}
       save={(shown) => save(back(shown))}
     />

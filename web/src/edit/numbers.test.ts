@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { afterEach } from 'vitest';
-import { parseNumber, parseShare, writing } from './numbers';
+import { parseNumber, parseShare, showNumber, writing } from './numbers';
 
 const money = { least: 0, most: 100000 };
 
@@ -66,6 +66,14 @@ describe('numbers as people type them', () => {
     expect(parseShare('85', share)).toEqual({ ok: true, value: 85 });
     expect(parseShare('1', share)).toEqual({ ok: true, value: 1 });
   });
+
+  it.each([
+    [33.5, '33.50'],
+    [8, '8'],
+    [3.95, '3.95'],
+    [0.178, '0.178'],
+    [0.0415, '0.0415'],
+  ])('shows money of %d as %s', (value, text) => expect(showNumber(value, 'money')).toBe(text));
 
   it('says which money it is not', () => {
     writing.sign = '$';

@@ -75,6 +75,9 @@ export function parseShare(text: string, bounds: Bounds): Parsed {
 }
 
 /** A number for a field: no more places than it has. */
-export function showNumber(value: number): string {
+export function showNumber(value: number, kind?: string): string {
+  // Money with the second place of its cents: 33.50; what has more, as a price by the kilowatt-hour, keeps them.
+  if (kind === 'money' && Math.abs(value * 10 - Math.round(value * 10)) < 1e-9 && !Number.isInteger(value))
+    return value.toFixed(2);
   return Number.isInteger(value) ? String(value) : String(Number(value.toFixed(6)));
 }

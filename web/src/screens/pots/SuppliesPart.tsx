@@ -21,6 +21,7 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
     store.change([{ path: ['supplies', row.id, key], to }], `${label}, ${row.name}`);
   // What is sold by the litre or kilogram is said as the season's units say it.
   const said = (row: Supply) => unitOf(row, season.units === 'us');
+  const word = (row: Supply) => (row.unit === 'each' ? '' : ` ${said(row) ?? row.unit}`);
   const inUse = (row: Supply) => (potting.supplies.find(({ id }) => id === row.id)?.need ?? 0) > 0;
   const rows = [...season.supplies].sort((a, b) => Number(inUse(b)) - Number(inUse(a)));
   return (
@@ -61,8 +62,8 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
                   places={2}
                   value={row.pack_amount}
                   save={save(row, 'pack_amount', 'in a pack')}
-                />{' '}
-                {row.unit === 'each' ? '' : (said(row) ?? row.unit)}
+                />
+                {word(row)}
                 {row.unit === 'L' && (
                   <>
                     , which makes{' '}
@@ -85,8 +86,8 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
                   places={2}
                   value={row.in_stock}
                   save={save(row, 'in_stock', 'stock')}
-                />{' '}
-                {row.unit === 'each' ? '' : (said(row) ?? row.unit)}; what is left{' '}
+                />
+                {word(row)}; what is left{' '}
                 <SaidChoice
                   label={`What is left of ${row.name}`}
                   name={`${key}leftover`}
@@ -101,7 +102,8 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
               </p>
               {need && need.need > 0 ? (
                 <small className="quiet">
-                  {tidy(amount(need.need, said(row)))} {row.unit === 'each' ? '' : (said(row) ?? row.unit)} needed:{' '}
+                  {tidy(amount(need.need, said(row)))}
+                  {word(row)} needed:{' '}
                   {need.packs === 0 ? 'nothing to buy' : `${need.packs} to buy, ${money(need.cash, season.currency)}`},{' '}
                   {tidy(amount(need.left, said(row)))} left.
                 </small>
