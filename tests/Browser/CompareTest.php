@@ -86,6 +86,27 @@ it('moves a sowing by the keyboard and snaps it to the days one sows on', functi
     expect($this->text('[data-part="till-moved"]'))->toContain('sowing date, Ink Pot');
 });
 
+it('folds the calendar into a list on a phone, its ends wide enough for a finger, and the till into a line when enlarged', function () {
+    $this->visit();
+    $this->find('[data-part="stack-svg"]');
+    $path = str_replace('compare', 'calendar', $this->path());
+    $this->visit($path, 390, 844);
+    $this->find('[data-handle="copper-kettle:1"]');
+    // WCAG 2.2, 2.5.8: a target is at least 24 CSS pixels.
+    $small = $this->browser->executeScript('return [...document.querySelectorAll("[data-handle]")].map((grip) => grip.getBoundingClientRect())
+        .filter(({ width, height }) => width < 23.9 || height < 23.9).length');
+    expect($small)
+        ->toBe(0)
+        ->and($this->overflows())
+        ->toBeFalse()
+        ->and($this->browser->executeScript('return document.querySelector("[data-bars=copper-kettle]").textContent'))
+        ->toContain('Apr 12 to Jun 4');
+    // 1280 by 800 at 200 %.
+    $this->visit($path, 640, 400);
+    $this->find('[data-handle="copper-kettle:1"]');
+    expect($this->browser->executeScript('return document.querySelector("aside[aria-label^=\'What one\']").offsetHeight'))->toBeLessThan(40);
+});
+
 it('shows what crowds a bench and takes a relief', function () {
     $this->click('[data-setup="blocks"]');
     $this->visit(str_replace('compare', 'calendar', $this->path()));

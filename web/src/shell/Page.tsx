@@ -83,6 +83,9 @@ export function PlanningPage({ children, till }: Props) {
   return (
     <AskContext value={ask}>
       <main className="work" id="work">
+        <p className="printed">
+          {shown.season.name}, {shown.setup.name}
+        </p>
         <MadeUp />
         {children}
       </main>

@@ -3,6 +3,7 @@ import type { BenchPlace, Place, Season } from '../../api/types';
 import { Patterns } from '../../charts/PennyStack';
 import { varietyOf } from '../../season/site';
 import { flatsOn } from './layout';
+import { useNarrow } from '../../shell/useNarrow';
 import s from './bench.module.css';
 
 const WIDE = 210;
@@ -23,7 +24,7 @@ export function PlacePlan({ season, row, place, date }: Props) {
   const flats = flatsOn(place, date, Math.floor(lit + 1e-6), Math.floor(warmed + 1e-6));
   const room = row.flats === null ? flats.length : Math.max(Math.floor(row.flats), flats.length);
   const cells = Math.max(room, 1);
-  const narrow = window.matchMedia('(max-width: 760px)').matches;
+  const narrow = useNarrow();
   const columns = Math.min(narrow ? 2 : 4, cells);
   const rows = Math.ceil(cells / columns);
   const [w, h] = [columns * (WIDE + GAP) + GAP, rows * (HIGH + GAP + 12) + GAP];

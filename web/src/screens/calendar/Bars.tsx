@@ -30,6 +30,8 @@ interface Props {
   name: string;
   axis: Axis;
   y: number;
+  /** Width of what is dragged. */
+  grip: number;
   us: boolean;
   marks: Mark[];
   /** The sowing (-1) or the end of a stage moved by days. */
@@ -73,7 +75,7 @@ function useDrag(move: Props['move']) {
 }
 
 /** One crop's line of ground: seed below it, plants above; the ends of its stages and the sowing are dragged, or moved by keys. */
-export const Bars = memo(function Bars({ result, name, axis, y, us, marks, move }: Props) {
+export const Bars = memo(function Bars({ result, name, axis, y, grip, us, marks, move }: Props) {
   const { drag, hold, drop, forget, step } = useDrag(move);
   const svg = useRef<SVGGElement>(null);
   const began = useRef<{ stage: number; from: number } | null>(null);
@@ -115,9 +117,9 @@ export const Bars = memo(function Bars({ result, name, axis, y, us, marks, move 
     <rect
       key={`handle-${stage}`}
       className={s.barHandle}
-      x={axis(day) - 6}
+      x={axis(day) - grip / 2}
       y={y + SOIL - TALL - 2}
-      width={12}
+      width={grip}
       height={TALL + 12}
       rx={3}
       tabIndex={0}

@@ -7,6 +7,7 @@ import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext
 import { factsOf, varietyOf } from '../../season/site';
 import { PlanningPage } from '../../shell/Page';
 import { SetupPicker } from '../../shell/SetupPicker';
+import { useNarrow } from '../../shell/useNarrow';
 import { day, shortDay } from '../../words/dates';
 import { warningWords } from '../../words/sowing';
 import { parseMaybeDate } from '../growlist/parse';
@@ -20,11 +21,24 @@ import { TaskList } from './TaskList';
 import { useCalendar } from './useCalendar';
 import s from './calendar.module.css';
 
-const WIDTH = 1224;
-const LEFT = 190;
-const HEAD = 26;
+const HEAD = 36;
+/** Width of a month's name. */
+const MONTH = 32;
 /** Days left free at either end. */
 const MARGIN = 4;
+
+/** How the bars are laid out: names beside them, or on a phone over them, with ends wide enough for a finger. */
+interface Sheet {
+  width: number;
+  left: number;
+  row: number;
+  /** Of a row, above its bars. */
+  over: number;
+  grip: number;
+}
+
+const WIDE: Sheet = { width: 1224, left: 190, row: ROW, over: 0, grip: 12 };
+const FOLDED: Sheet = { width: 358, left: 12, row: 76, over: 24, grip: 24 };
 
 /** When to do what: each crop's stages counted back from the frost, the bench's crowding beneath, and the tasks by day. */
 export function CalendarScreen() {
@@ -32,19 +46,20 @@ export function CalendarScreen() {
   return <PlanningPage>{shown && <Days shown={shown} />}</PlanningPage>;
 }
 
-function axisFor({ result }: OnScreen): Axis {
+function axisFor({ result }: OnScreen, sheet: Sheet): Axis {
   const dates = result.crops.flatMap((crop) => [
     ...crop.stages.flatMap(({ start, end }) => [start, end]),
     ...(crop.cold_on ? [crop.cold_on] : []),
   ]);
   const all = dates.map(dayNumber);
-  return axisOf(Math.min(...all) - MARGIN, Math.max(...all) + MARGIN, LEFT, WIDTH - 8);
+  return axisOf(Math.min(...all) - MARGIN, Math.max(...all) + MARGIN, sheet.left, sheet.width - 8);
 }
 
 function Days({ shown }: { shown: OnScreen }) {
   const { season, setup, id, revision } = shown;
   const store = useStore();
   const { data, error } = useCalendar(id, setup.id, revision);
+  const sheet = useNarrow() ? FOLDED : WIDE;
   const grown = season.crops.filter((crop) => shown.cropResult(crop.id)?.grown);
   if (grown.length === 0) {
     return (
@@ -55,7 +70,7 @@ function Days({ shown }: { shown: OnScreen }) {
       </div>
     );
   }
-  const axis = axisFor(shown);
+  const axis = axisFor(shown, sheet);
   const parseFrost = (typed: string) =>
     typed === '' ? { ok: false as const, why: 'Give the date of your last frost.' } : parseMaybeDate(typed);
   return (
@@ -89,9 +104,9 @@ function Days({ shown }: { shown: OnScreen }) {
         <HabitsPart season={season} />
       </div>
       <div className={s.calendarScroll} tabIndex={0} role="region" aria-label="Calendar of bars">
-        <Picture shown={shown} grown={grown} axis={axis} />
+        <Picture shown={shown} grown={grown} axis={axis} sheet={sheet} />
         {data?.bench.map((place) => (
-          <Crowding key={place.id} place={place} axis={axis} width={WIDTH} />
+          <Crowding key={place.id} place={place} axis={axis} width={sheet.width} folded={sheet === FOLDED} />
         ))}
       </div>
       <Notes shown={shown} grown={grown} timing={data?.timing ?? []} />
@@ -109,14 +124,15 @@ interface PartProps {
 }
 
 /** The bars of all crops over the months, with the frost, today and the days away. */
-function Picture({ shown, grown, axis }: PartProps & { axis: Axis }) {
+function Picture({ shown, grown, axis, sheet }: PartProps & { axis: Axis; sheet: Sheet }) {
   const { season, setup } = shown;
   const store = useStore();
   const [today] = useState(() => Math.floor(Date.now() / 86_400_000));
   const us = season.units === 'us';
   const facts = factsOf(season);
   const outdoors = new Set(season.places.filter((place) => place.outdoors).map((place) => place.id));
-  const high = HEAD + grown.length * ROW + 6;
+  const folded = sheet === FOLDED;
+  const high = HEAD + grown.length * sheet.row + 6;
   const frost = axis(dayNumber(season.last_frost));
   const [from = 0, to = 0] = axis.domain();
   const move = (crop: string) => (stage: number, by: number) =>
@@ -129,14 +145,16 @@ function Picture({ shown, grown, axis }: PartProps & { axis: Axis }) {
       ),
     );
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${high}`} className={s.calendar} role="group" aria-label="Stages of each crop by day">
+    <svg viewBox={`0 0 ${sheet.width} ${high}`} className={s.calendar} role="group" aria-label="Stages of each crop by day">
       <Patterns />
       {months(axis).map(({ day: first, name }) => (
         <g key={first}>
           <line x1={axis(first)} x2={axis(first)} y1={HEAD - 8} y2={high} className={s.month} />
-          <text x={axis(first) + 4} y={14} className={s.monthName}>
-            {name}
-          </text>
+          {axis(first) < sheet.width - MONTH && (
+            <text x={axis(first) + 4} y={14} className={s.monthName}>
+              {name}
+            </text>
+          )}
         </g>
       ))}
       {habitsOf(season).away.map((run) => (
@@ -152,7 +170,7 @@ function Picture({ shown, grown, axis }: PartProps & { axis: Axis }) {
         </rect>
       ))}
       <line x1={frost} x2={frost} y1={HEAD - 8} y2={high} className={s.frost} />
-      <text x={frost - 4} y={24} textAnchor="end" className={s.frostName}>
+      <text x={frost - 4} y={30} textAnchor="end" className={s.frostName}>
         last frost {shortDay(season.last_frost, us)}
       </text>
       {today >= from && today <= to && <line x1={axis(today)} x2={axis(today)} y1={HEAD - 8} y2={high} className={s.today} />}
@@ -160,7 +178,7 @@ function Picture({ shown, grown, axis }: PartProps & { axis: Axis }) {
         const line = shown.cropResult(crop.id);
         const known = facts(crop, line);
         if (!line || !known) return null;
-        const y = HEAD + index * ROW;
+        const y = HEAD + index * sheet.row;
         const name = varietyOf(season, crop.id);
         const marks = (known.method?.stages ?? []).map((stage, at): Mark => ({
           heat: stage.mat,
@@ -170,13 +188,28 @@ function Picture({ shown, grown, axis }: PartProps & { axis: Axis }) {
         }));
         return (
           <g key={crop.id} data-bars={crop.id}>
-            <line x1={0} x2={WIDTH} y1={y + ROW} y2={y + ROW} className={s.rowLine} />
-            <text x={0} y={y + ROW / 2 + 2} className={s.rowName}>
+            <line x1={0} x2={sheet.width} y1={y + sheet.row} y2={y + sheet.row} className={s.rowLine} />
+            <text x={0} y={y + (folded ? 17 : sheet.row / 2 + 2)} className={s.rowName}>
               {name.slice(0, 22)}
               {crop.anchor === 'first_frost' ? ', autumn' : ''}
               {crop.sow_on !== null ? ' ⊙' : ''}
             </text>
-            <Bars result={line} name={name} axis={axis} y={y} us={us} marks={marks} move={move(crop.id)} />
+            {folded && line.sow_on !== null && (
+              <text x={sheet.width} y={y + 17} textAnchor="end">
+                {shortDay(line.sow_on, us)}
+                {line.plant_out_on === null ? '' : ` to ${shortDay(line.plant_out_on, us)}`}
+              </text>
+            )}
+            <Bars
+              result={line}
+              name={name}
+              axis={axis}
+              y={y + sheet.over}
+              grip={sheet.grip}
+              us={us}
+              marks={marks}
+              move={move(crop.id)}
+            />
           </g>
         );
       })}

@@ -6,12 +6,22 @@ import { dayNumber, type Axis } from './days';
 import s from './calendar.module.css';
 
 const HIGH = 70;
+/** Two lines of words. */
+const NAMED = 42;
 
 /** Room is drawn as a limit only where the bench comes anywhere near it. */
 const NEAR = 3;
 
+interface Props {
+  place: BenchDays;
+  axis: Axis;
+  width: number;
+  /** Its name over it instead of beside. */
+  folded: boolean;
+}
+
 /** How full a place is each day: flats that stand there, those that want light, against what lamps, mats and room hold. */
-export function Crowding({ place, axis, width }: { place: BenchDays; axis: Axis; width: number }) {
+export function Crowding({ place, axis, width, folded }: Props) {
   const first = dayNumber(place.first);
   const fullest = Math.max(...place.all);
   const limits = [
@@ -31,9 +41,11 @@ export function Crowding({ place, axis, width }: { place: BenchDays; axis: Axis;
   const days = (flats: number[]) => shape([...flats, flats.at(-1) ?? 0]) ?? '';
   const over = place.crowded.map((run) => `from ${run.from} to ${run.to}`).join(', ');
   const [leading] = held;
+  const top = folded ? NAMED : 0;
+  const [x, anchor] = folded ? [0, 'start' as const] : [(axis.range()[0] ?? 0) - 8, 'end' as const];
   return (
     <svg
-      viewBox={`0 0 ${width} ${HIGH}`}
+      viewBox={`0 ${-top} ${width} ${HIGH + top}`}
       className={s.crowding}
       role="img"
       aria-label={`${place.name}: at most ${fullest.toFixed(1)} flats; lamps cover ${place.lit}. ${over === '' ? 'Never over-full.' : `Over-full ${over}.`}`}
@@ -67,10 +79,10 @@ export function Crowding({ place, axis, width }: { place: BenchDays; axis: Axis;
           <title>over-full: {run.why}</title>
         </rect>
       ))}
-      <text x={(axis.range()[0] ?? 0) - 8} y={16} textAnchor="end" className={s.crowdName}>
+      <text x={x} y={16 - top} textAnchor={anchor} className={s.crowdName}>
         {place.name}
       </text>
-      <text x={(axis.range()[0] ?? 0) - 8} y={34} textAnchor="end" className={s.crowdLimit}>
+      <text x={x} y={34 - top} textAnchor={anchor} className={s.crowdLimit}>
         {leading ? `${leading[2]} ${leading[1]}` : ''} {place.lit > 0 ? 'flats' : ''}
       </text>
     </svg>
