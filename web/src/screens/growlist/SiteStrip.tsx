@@ -10,9 +10,10 @@ const PER_ROW = 15;
 export const SiteStrip = memo(function SiteStrip({ strip }: { strip: NonNullable<CropLine['strip']> }) {
   const total = strip.wanted + strip.surplus + strip.lost;
   const rows = Math.ceil(total / PER_ROW);
+  const wide = Math.min(total, PER_ROW) * STEP;
   const kind = (index: number) => (index < strip.wanted ? 'wanted' : index < strip.wanted + strip.surplus ? 'surplus' : 'lost');
   return (
-    <svg className={s.strip} width={Math.min(total, PER_ROW) * STEP} height={rows * STEP} aria-hidden="true">
+    <svg className={s.strip} width={wide} height={rows * STEP} viewBox={`0 0 ${wide} ${rows * STEP}`} aria-hidden="true">
       {Array.from({ length: total }, (_, index) => (
         <rect
           key={index}
