@@ -100,7 +100,7 @@ it('folds the calendar into a list on a phone, its ends wide enough for a finger
         ->and($this->overflows())
         ->toBeFalse()
         ->and($this->browser->executeScript('return document.querySelector("[data-bars=copper-kettle]").textContent'))
-        ->toContain('Apr 12 to Jun 4');
+        ->toContain("Apr\u{a0}12 to Jun\u{a0}4");
     // 1280 by 800 at 200 %.
     $this->visit($path, 640, 400);
     $this->find('[data-handle="copper-kettle:1"]');

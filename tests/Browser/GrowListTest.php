@@ -145,6 +145,20 @@ it('closes a crop with Escape, a typed value first, and goes back to where it wa
     expect($this->browser->switchTo()->activeElement()->getAttribute('data-open'))->toBe('ink-pot');
 });
 
+it('finds what was typed and not saved again after a reload', function () {
+    $wanted = $this->find('input[name="copper-kettle.wanted"]');
+    $wanted->click();
+    $wanted->sendKeys([WebDriverKeys::CONTROL, 'a']);
+    $wanted->sendKeys('17');
+    $this->find('input[name="add"]');
+    $this->browser->executeScript('window.location.reload()');
+    $this->waitFor(fn () => $this->find('input[name="copper-kettle.wanted"]')->getAttribute('value') === '17' ?: null, 'what was typed');
+    expect($this->text('[data-crop="copper-kettle"] [role="alert"]'))->toContain('did not save it');
+    $this->find('input[name="copper-kettle.wanted"]')->sendKeys(WebDriverKeys::ESCAPE);
+    $this->browser->navigate()->refresh();
+    expect($this->find('input[name="copper-kettle.wanted"]')->getAttribute('value'))->toBe('6');
+});
+
 it('changes many lines at once', function () {
     foreach (['copper-kettle', 'sunday-sauce'] as $crop) {
         $this->click("[data-crop=\"{$crop}\"] input[type=checkbox]");

@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import { memo, useId, type KeyboardEvent } from 'react';
+import { useFieldName } from './typed';
 import { useDraft, type Parsed } from './useDraft';
 import { moveInGrid } from './moveInGrid';
 import s from './edit.module.css';
@@ -24,7 +25,7 @@ const atEdge = (input: HTMLInputElement, forward: boolean): boolean => {
 /** A figure in a line of a list: type over it; Enter and the arrows save and go on, Escape brings the old one back. */
 function CellField<T>({ label, name, column, value, show, parse, save, className = '', inputMode = 'text' }: Props<T>) {
   const id = useId();
-  const draft = useDraft(value, show, parse, save);
+  const draft = useDraft(value, show, parse, save, useFieldName(name));
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     const input = event.currentTarget;
     const go = (rows: number, columns: number) => {

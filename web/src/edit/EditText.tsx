@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import { Input } from 'antd';
 import { useId } from 'react';
+import { useFieldName } from './typed';
 import { useDraft, type Parsed } from './useDraft';
 import s from './edit.module.css';
 
@@ -36,7 +37,7 @@ export function EditText<T>({
   hint,
 }: EditProps<T>) {
   const id = useId();
-  const draft = useDraft(value, show, parse, save);
+  const draft = useDraft(value, show, parse, save, useFieldName(name));
   return (
     <div className={clsx(s.edit, bare ? s.editBare : undefined)} title={hint}>
       <label htmlFor={id}>{label}</label>

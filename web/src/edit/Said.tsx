@@ -4,6 +4,7 @@ import type { FieldName } from '../api/fields.generated';
 import { fromUnit, inUnit, type Unit } from '../words/units';
 import { boundsOf } from './bounds';
 import { parseNumber, parseShare, showNumber } from './numbers';
+import { useFieldName } from './typed';
 import { useDraft, type Parsed } from './useDraft';
 import s from './edit.module.css';
 
@@ -21,7 +22,7 @@ interface TextProps<T> {
 /** A word or number of a sentence, changed where it stands: Enter or leaving it saves, Escape brings the old one back. */
 export function Said<T>({ label, name, value, show, parse, save, inputMode = 'text', className }: TextProps<T>) {
   const id = useId();
-  const draft = useDraft(value, show, parse, save);
+  const draft = useDraft(value, show, parse, save, useFieldName(name));
   return (
     <span className={s.said}>
       <input

@@ -76,3 +76,33 @@ it('keeps what cannot be read in the field', async () => {
   await enter('many');
   expect(draft).toMatchObject({ text: 'many', why: 'No number.' });
 });
+
+it('survives a reload under the name of its field until it is saved or dropped', async () => {
+  localStorage.clear();
+  let named: Draft | undefined;
+  const Named = ({ value }: { value: number }) => {
+    const now = useDraft(value, String, parse, save, 'lamp hours');
+    useLayoutEffect(() => {
+      named = now;
+    });
+    return null;
+  };
+  const open = (value: number) =>
+    act(async () => createRoot(document.createElement('div')).render(createElement(Named, { value })));
+  await open(16);
+  await act(async () => named?.type('1'));
+  await act(async () => named?.type('12'));
+  await open(16);
+  expect(named).toMatchObject({ text: '12', changed: true });
+  expect(named?.why).toContain('did not save it');
+  await open(9);
+  await act(async () => void named?.commit());
+  expect(named?.why).toContain('changed to 9');
+  await act(async () => named?.reset());
+  await open(9);
+  expect(named).toMatchObject({ text: '9', why: null });
+  await act(async () => named?.type('8'));
+  await act(async () => void named?.commit());
+  await open(8);
+  expect(named?.text).toBe('8');
+});

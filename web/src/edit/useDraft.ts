@@ -1,5 +1,8 @@
 import { useRef, useState } from 'react';
 import { Refusal } from '../api/client';
+import { typed } from './typed';
+
+const UNSAVED = 'You typed this and did not save it. Press Enter to save it, Escape to drop it.';
 
 export type Parsed<T> = { ok: true; value: T } | { ok: false; why: string };
 
@@ -15,24 +18,29 @@ export interface Draft {
 
 /**
  * What is typed into a field until it is saved. What cannot be used stays in the field with what to do; the last good value
- * stays saved. A new value may be typed and confirmed while an earlier one is still on its way.
+ * stays saved. Under the name of a field, the text survives a reload. A new value may be typed and confirmed while an earlier one is still on its way.
  */
 export function useDraft<T>(
   value: T,
   show: (value: T) => string,
   parse: (typed: string) => Parsed<T>,
   save: (value: T) => Promise<unknown>,
+  field?: string,
 ): Draft {
-  const [typed, setTyped] = useState<string | null>(null);
-  const [why, setWhy] = useState<string | null>(null);
+  const [kept] = useState(() => (field === undefined ? null : typed.get(field)));
+  const [held, setHeld] = useState<string | null>(kept?.text ?? null);
+  const [why, setWhy] = useState<string | null>(kept === null ? null : UNSAVED);
   /** What the field shows was read here by the last event, whatever has been drawn meanwhile. */
-  const latest = useRef<string | null>(null);
+  const latest = useRef<string | null>(kept?.text ?? null);
   /** The values this field may find there without anybody else having changed it: the one there when the typing began, and its own. */
-  const expected = useRef<string[]>([]);
+  const expected = useRef<string[]>(kept === null ? [] : [kept.over]);
 
   const hold = (text: string | null) => {
     latest.current = text;
-    setTyped(text);
+    setHeld(text);
+    if (field === undefined) return;
+    if (text === null) typed.drop(field);
+    else typed.put(field, text, expected.current.at(-1) ?? show(value));
   };
   const reset = () => {
     hold(null);
@@ -75,5 +83,5 @@ export function useDraft<T>(
       return false;
     }
   };
-  return { text: typed ?? show(value), why, changed: typed !== null, type, commit, reset };
+  return { text: held ?? show(value), why, changed: held !== null, type, commit, reset };
 }

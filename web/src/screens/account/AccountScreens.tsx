@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Button, Form, Input } from 'antd';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { answered, client, words } from '../../api/client';
+import { typed } from '../../edit/typed';
 import { useAccount } from './useAccount';
 import s from './account.module.css';
 
@@ -136,7 +137,10 @@ export function AccountScreen() {
   });
   const signOut = useMutation({
     mutationFn: () => answered(client.DELETE('/api/session')),
-    onSuccess: () => startOver('/sign-in'),
+    onSuccess: () => {
+      typed.clear();
+      startOver('/sign-in');
+    },
   });
   const remove = useMutation({
     mutationFn: (body: { current_password?: string }) => answered(client.DELETE('/api/account', { body })),

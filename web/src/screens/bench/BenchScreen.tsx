@@ -2,6 +2,7 @@ import { Select } from 'antd';
 import { useCallback, useState } from 'react';
 import { words } from '../../api/client';
 import { AddThing } from '../../edit/AddThing';
+import { FieldsOf } from '../../edit/typed';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
 import { PlanningPage } from '../../shell/Page';
@@ -77,15 +78,17 @@ function Places({ shown }: { shown: OnScreen }) {
           ) : (
             <PlacePlan season={season} row={row} place={place} date={today} />
           )}
-          <PlaceFacts key={row.id} season={season} row={row} />
+          <FieldsOf key={row.id} value={row.id}>
+            <PlaceFacts season={season} row={row} />
+          </FieldsOf>
           <SoilPart season={season} place={place} />
         </div>
         <div>
           {!row.outdoors && (
-            <>
+            <FieldsOf key={row.id} value={row.id}>
               <Meter season={season} bench={data} place={place} />
               <Things shown={shown} place={place} />
-            </>
+            </FieldsOf>
           )}
         </div>
       </div>

@@ -3,6 +3,7 @@ import { AutoComplete, Input, type InputRef } from 'antd';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { answered, client, words } from '../../api/client';
 import type { NewCrops, Season, SeasonState, SpeciesFacts } from '../../api/types';
+import { typed as kept, useFieldName } from '../../edit/typed';
 import { useSnapshot, useStore } from '../../season/SeasonContext';
 import { useCatalogue } from '../../season/useCatalogue';
 import { UnknownCrop } from './UnknownCrop';
@@ -28,11 +29,17 @@ const weeks = (facts: SpeciesFacts): string => {
 export function AddBox({ season, added }: { season: Season; added: (state: SeasonState) => void }) {
   const store = useStore();
   const { setup } = useSnapshot();
-  const [typed, setTyped] = useState('');
+  const fieldName = useFieldName('add');
+  const [typed, setTyped] = useState(() => kept.get(fieldName)?.text ?? '');
   /** The field keeps what is typed by itself; another round is a new field, with this in it. */
-  const [round, setRound] = useState({ number: 0, begins: '' });
-  const begin = (text: string) => {
+  const [round, setRound] = useState({ number: 0, begins: typed });
+  const type = (text: string) => {
     setTyped(text);
+    if (text === '') kept.drop(fieldName);
+    else kept.put(fieldName, text, '');
+  };
+  const begin = (text: string) => {
+    type(text);
     setRound(({ number }) => ({ number: number + 1, begins: text }));
   };
   const [said, setSaid] = useState<{ text: string; trouble: boolean } | null>(null);
@@ -94,7 +101,7 @@ export function AddBox({ season, added }: { season: Season; added: (state: Seaso
         defaultValue={round.begins}
         autoFocus={round.number > 0}
         options={options}
-        onSearch={setTyped}
+        onSearch={type}
         popupMatchSelectWidth
         defaultActiveFirstOption
         className={s.addField}

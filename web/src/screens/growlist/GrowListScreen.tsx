@@ -1,6 +1,7 @@
 import { Input, Select } from 'antd';
 import { Fragment, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { Crop } from '../../api/types';
+import { FieldsOf } from '../../edit/typed';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
 import { factsOf } from '../../season/site';
 import { PlanningPage } from '../../shell/Page';
@@ -170,14 +171,16 @@ function List({ shown }: { shown: OnScreen }) {
                 {open === crop.id && (
                   <tr className={s.panel} id={`panel-${crop.id}`}>
                     <td colSpan={9}>
-                      <CropPanel
-                        shown={shown}
-                        crop={crop}
-                        facts={facts}
-                        result={result}
-                        picture={drawn}
-                        close={() => setOpen(null)}
-                      />
+                      <FieldsOf value={crop.id}>
+                        <CropPanel
+                          shown={shown}
+                          crop={crop}
+                          facts={facts}
+                          result={result}
+                          picture={drawn}
+                          close={() => setOpen(null)}
+                        />
+                      </FieldsOf>
                     </td>
                   </tr>
                 )}

@@ -6,6 +6,7 @@ import { inUnit } from '../../words/units';
 import { RecipeEditor } from './RecipeEditor';
 import { TillSteps } from './TillSteps';
 import { mixUnit, mixVolume } from './volume';
+import { FieldsOf } from '../../edit/typed';
 import s from './pots.module.css';
 
 const HIGH = 110;
@@ -63,7 +64,11 @@ export function MixPart({ season, potting }: { season: Season; potting: Potting 
         </ul>
         <TillSteps season={season} potting={potting} />
       </div>
-      {recipe && <RecipeEditor key={recipe.id} season={season} recipe={recipe} />}
+      {recipe && (
+        <FieldsOf key={recipe.id} value={recipe.id}>
+          <RecipeEditor season={season} recipe={recipe} />
+        </FieldsOf>
+      )}
     </section>
   );
 }

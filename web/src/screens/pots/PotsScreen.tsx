@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { words } from '../../api/client';
 import { AddThing } from '../../edit/AddThing';
+import { FieldsOf } from '../../edit/typed';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
 import { PlanningPage } from '../../shell/Page';
 import { SetupPicker } from '../../shell/SetupPicker';
@@ -61,13 +62,14 @@ function Pots({ shown }: { shown: OnScreen }) {
         <Shelf season={season} potting={data} chosen={chosen} choose={(to) => choose(to === chosen ? null : to)} all={all} />
       )}
       {pot && (
-        <PotEditor
-          key={pot.id}
-          season={season}
-          pot={pot}
-          five={data.containers.find((row) => row.id === pot.id)?.five_seasons ?? null}
-          gone={() => choose(null)}
-        />
+        <FieldsOf key={pot.id} value={pot.id}>
+          <PotEditor
+            season={season}
+            pot={pot}
+            five={data.containers.find((row) => row.id === pot.id)?.five_seasons ?? null}
+            gone={() => choose(null)}
+          />
+        </FieldsOf>
       )}
       <p className="quiet">
         Only what held food becomes a pot; holes are melted or cut in the open air, away from the hand. Bleach for washing: 1 part

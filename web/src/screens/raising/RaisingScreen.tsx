@@ -5,6 +5,7 @@ import { answered, client, words } from '../../api/client';
 import type { Method } from '../../api/types';
 import { EditNumber } from '../../edit/EditNumber';
 import { Said, SaidChoice } from '../../edit/Said';
+import { FieldsOf } from '../../edit/typed';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
 import { useCatalogue } from '../../season/useCatalogue';
 import { siteName, varietyOf } from '../../season/site';
@@ -196,17 +197,18 @@ function MethodEditor({ shown, method, only }: EditorProps) {
       )}
       <ol className={s.stages}>
         {method.stages.map((stage, index) => (
-          <StageSentence
-            key={index}
-            shown={shown}
-            method={method}
-            index={index}
-            stage={stage}
-            grown={data?.stages[index]}
-            before={data?.stages[index - 1]?.sites ?? null}
-            site={site}
-            change={stages}
-          />
+          <FieldsOf key={index} value={`${method.id} ${index}`}>
+            <StageSentence
+              shown={shown}
+              method={method}
+              index={index}
+              stage={stage}
+              grown={data?.stages[index]}
+              before={data?.stages[index - 1]?.sites ?? null}
+              site={site}
+              change={stages}
+            />
+          </FieldsOf>
         ))}
       </ol>
       <div className={s.foot}>
