@@ -103,6 +103,23 @@ it('names the figures of the till by what they are, and says the new price once,
     expect($this->browser->executeScript('return window.said.length'))->toBe(1);
 });
 
+it('goes through a menu by the arrows and comes back to its button by Escape', function () {
+    $this->openList();
+    $button = $this->find('[data-menu]');
+    $focus = fn (string $what) => $this->browser->executeScript("return document.activeElement.{$what}");
+    expect($button->getAttribute('aria-expanded'))->toBe('false');
+    $this->browser->executeScript('document.querySelector("[data-menu]").focus()');
+    $this->browser->switchTo()->activeElement()->sendKeys(WebDriverKeys::ENTER);
+    $this->waitFor(fn () => $focus('getAttribute("role")') === 'menuitem' ?: null, 'the menu to be entered');
+    expect($button->getAttribute('aria-expanded'))->toBe('true');
+    $first = $focus('textContent');
+    $this->browser->switchTo()->activeElement()->sendKeys(WebDriverKeys::ARROW_DOWN);
+    expect($focus('textContent'))->not->toBe($first);
+    $this->browser->switchTo()->activeElement()->sendKeys(WebDriverKeys::ESCAPE);
+    $this->waitFor(fn () => $focus('hasAttribute("data-menu")') ?: null, 'the button to have the focus again');
+    expect($button->getAttribute('aria-expanded'))->toBe('false');
+});
+
 it('keeps the garden, signs out and in, and finds everything', function () {
     $this->openList();
     $this->find('[data-crop="copper-kettle"]');

@@ -1,8 +1,9 @@
-import { Button, Dropdown } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { answered, client, words } from '../api/client';
 import { useSnapshot, useStore } from '../season/SeasonContext';
 import { useCatalogue } from '../season/useCatalogue';
+import { Menu } from './Menu';
 
 interface Props {
   /** Lists of the season that things can be added to, with what they are called. */
@@ -39,19 +40,15 @@ export function AddThing({ lists, label, place, added }: Props) {
   }));
   return (
     <>
-      <Dropdown
-        trigger={['click']}
-        menu={{
-          items,
-          style: { maxHeight: '60vh', overflow: 'auto' },
-          onClick: ({ key }) => {
-            const [list = '', id = ''] = key.split(':');
-            add(list, id === OWN ? undefined : id);
-          },
+      <Menu
+        items={items}
+        choose={(key) => {
+          const [list = '', id = ''] = key.split(':');
+          add(list, id === OWN ? undefined : id);
         }}
       >
         <Button data-add={lists[0]?.[0]}>{label} ▾</Button>
-      </Dropdown>
+      </Menu>
       {why !== null && (
         <span className="trouble" role="alert">
           {why}

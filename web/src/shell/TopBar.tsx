@@ -1,6 +1,6 @@
-import { Dropdown } from 'antd';
 import { useEffect } from 'react';
 import { Link, NavLink, useLocation, useNavigate } from 'react-router';
+import { Menu } from '../edit/Menu';
 import { useMaybeSnapshot } from '../season/SeasonContext';
 import { useAccount } from '../screens/account/useAccount';
 import { STEPS } from './steps';
@@ -35,11 +35,11 @@ export function TopBar({ scheme, toggle, season }: Props) {
           </Link>
         </p>
         {season !== null && <Steps season={season} />}
-        <Dropdown trigger={['click']} menu={{ items, onClick: ({ key }) => (key === 'scheme' ? toggle() : void navigate(key)) }}>
+        <Menu items={items} choose={(key) => (key === 'scheme' ? toggle() : void navigate(key))}>
           <button type="button" className={s.seasonName} data-menu>
             {snapshot ? (snapshot.season?.name ?? '…') : (account?.email ?? 'Your garden')} <span aria-hidden="true">▾</span>
           </button>
-        </Dropdown>
+        </Menu>
       </header>
       <div className={s.soil} />
     </>

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Dropdown } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { answered, client, words } from '../../api/client';
 import type { Season, Work } from '../../api/types';
+import { Menu } from '../../edit/Menu';
 import { useSnapshot, useStore } from '../../season/SeasonContext';
 import { useCatalogue } from '../../season/useCatalogue';
 
@@ -63,11 +64,11 @@ export function AddSetup({ season }: { season: Season }) {
   return (
     <div className="add-setup">
       {work === null ? (
-        <Dropdown trigger={['click']} menu={{ items, onClick: ({ key }) => void pick(key) }}>
+        <Menu items={items} choose={(key) => void pick(key)}>
           <Button loading={busy} data-add-setup>
             Add a set-up ▾
           </Button>
-        </Dropdown>
+        </Menu>
       ) : (
         <Progress season={store.id} begun={work} ended={ended} />
       )}

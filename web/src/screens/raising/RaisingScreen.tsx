@@ -1,10 +1,11 @@
-import { Button, Dropdown } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import type { Method } from '../../api/types';
 import { EditNumber } from '../../edit/EditNumber';
 import { Said, SaidChoice } from '../../edit/Said';
+import { Menu } from '../../edit/Menu';
 import { FieldsOf } from '../../edit/typed';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
 import { useCatalogue } from '../../season/useCatalogue';
@@ -89,16 +90,9 @@ function Methods({ shown }: { shown: OnScreen }) {
           </div>
         </div>
         <div className={s.stageTools}>
-          <Dropdown
-            trigger={['click']}
-            menu={{
-              items,
-              style: { maxHeight: '60vh', overflow: 'auto' },
-              onClick: ({ key }) => (key.startsWith('m:') ? pick(key.slice(2)) : add({ school: key.slice(2) })),
-            }}
-          >
+          <Menu items={items} choose={(key) => (key.startsWith('m:') ? pick(key.slice(2)) : add({ school: key.slice(2) }))}>
             <Button data-add-method>Another method ▾</Button>
-          </Dropdown>
+          </Menu>
           {method && (
             <Button data-copy-method onClick={() => add({ copy: method.id })}>
               A copy to change
