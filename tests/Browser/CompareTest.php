@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
 
 beforeEach(function () {
     $this->visit();
@@ -55,6 +56,23 @@ it('adds a ready-made way and mix and match, each undone by one undo', function 
     expect($count())->toBe(7);
 });
 
+it('goes from set-up to set-up by the arrows, each figure named by what it is', function () {
+    $this->visit();
+    $this->find('[data-part="stack-svg"]');
+    $this->browser->executeScript('document.querySelector("table button.amount").focus()');
+    $name = fn () => (string) $this->browser->executeScript('return document.activeElement.ariaLabel');
+    $season = $this->api("/api/seasons/{$this->seasonId()}")['season'];
+    [$first, $second] = array_column($season['setups'], 'name');
+    expect($name())->toContain($first);
+    $what = explode(", {$first}", $name())[0];
+    $this->browser->switchTo()->activeElement()->sendKeys(WebDriverKeys::ARROW_RIGHT);
+    expect($name())->toMatch('/^'.preg_quote("{$what}, {$second}: ", '/').'.*\d/u');
+    $this->browser->switchTo()->activeElement()->sendKeys(WebDriverKeys::ARROW_DOWN);
+    expect($this->browser->executeScript('return document.activeElement.textContent'))->toBe($second);
+    $this->browser->switchTo()->activeElement()->sendKeys(WebDriverKeys::ARROW_LEFT);
+    expect($this->browser->executeScript('return document.activeElement.textContent'))->toBe($first);
+});
+
 it('tells what makes two ways differ and goes over the years', function () {
     expect($this->text('[data-test="difference"]'))->toContain('fills the list for $21.61 less');
     $this->type('seasons', '8');
@@ -78,7 +96,7 @@ it('moves a sowing by the keyboard and snaps it to the days one sows on', functi
     $this->click('input[aria-label="Saturdays"]');
     $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'days to sow on') ?: null, 'the habit to be kept');
     $this->browser->executeScript('document.querySelector("[data-handle=\'ink-pot:-1\']").focus()');
-    $this->browser->getKeyboard()->sendKeys(Facebook\WebDriver\WebDriverKeys::ARROW_RIGHT);
+    $this->browser->getKeyboard()->sendKeys(WebDriverKeys::ARROW_RIGHT);
     $this->waitFor(
         fn () => $this->find('input[name="sow_on.ink-pot"]')->getAttribute('value') === '2027-04-10' ?: null,
         'the next Saturday',

@@ -2,6 +2,7 @@ import { clsx } from 'clsx';
 import { useState } from 'react';
 import { words } from '../../api/client';
 import type { Compared, Season, SetupResult } from '../../api/types';
+import { moveInTable } from '../../edit/moveInTable';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
 import { useAsk } from '../../shell/AskContext';
 import { PlanningPage } from '../../shell/Page';
@@ -152,7 +153,7 @@ function Side({ shown }: { shown: OnScreen }) {
         <AddSetup season={season} />
       </div>
       <div className={s.compareScroll} tabIndex={0} role="region" aria-label="Set-ups side by side">
-        <table className={s.compare} style={{ ['--ways' as string]: setups.length }}>
+        <table className={s.compare} style={{ ['--ways' as string]: setups.length }} onKeyDown={moveInTable}>
           <thead className={s.hiddenHead}>
             <tr>
               <th scope="col">What</th>
@@ -202,7 +203,7 @@ function Side({ shown }: { shown: OnScreen }) {
             {rows(season, wanted).map((row) => (
               <tr key={row.name}>
                 <th scope="row">{row.name}</th>
-                {setups.map(({ id }) => {
+                {setups.map(({ id, name }) => {
                   const [result, compared] = [results.get(id), data.comparison.setups.find((one) => one.id === id)];
                   const text = result && compared ? row.cell(result, compared) : null;
                   return (
@@ -221,6 +222,7 @@ function Side({ shown }: { shown: OnScreen }) {
                         <button
                           type="button"
                           className="amount"
+                          aria-label={`${row.name}, ${name}: ${text}`}
                           onClick={() => ask({ figure: row.figure ?? '', crop: null, setup: id })}
                         >
                           {text}

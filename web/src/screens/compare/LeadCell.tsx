@@ -34,12 +34,14 @@ export function LeadCell({ season, result, compared, here, price }: Props) {
   const ask = useAsk();
   const per = price && compared.priced_in !== null ? compared.priced_in : result.per_wanted;
   const first = compared.rank === 1 && compared.qualifies;
+  const name = season.setups.find(({ id }) => id === compared.id)?.name ?? '';
   return (
     <td className={here ? 'here' : undefined}>
       <button
         type="button"
         className={clsx('amount mono', first && compared.fitted === null ? 'copper' : undefined)}
         data-per-wanted={compared.id}
+        aria-label={`One plant, list filled, ${name}: ${money(per, season.currency, true)}`}
         onClick={() => ask({ figure: 'per_wanted', crop: null, setup: compared.id })}
       >
         {money(per, season.currency, true)}

@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import type { Compared, Season } from '../../api/types';
+import { moveInTable } from '../../edit/moveInTable';
 import { useAsk } from '../../shell/AskContext';
 import { money } from '../../words/money';
 import s from './compare.module.css';
@@ -15,7 +16,7 @@ export function VerdictTable({ season, compared, here }: { season: Season; compa
     <section aria-labelledby="verdict-title">
       <h2 id="verdict-title">Each crop, each set-up: one finished seedling</h2>
       <div className={s.compareScroll} tabIndex={0} role="region" aria-label="Crops by set-ups">
-        <table className={s.verdicts}>
+        <table className={s.verdicts} onKeyDown={moveInTable}>
           <thead>
             <tr>
               <th scope="col">Crop</th>
@@ -30,13 +31,12 @@ export function VerdictTable({ season, compared, here }: { season: Season; compa
           <tbody>
             {season.crops.map((crop) => {
               const each = compared.comparison.bought_each[crop.id] ?? null;
+              const lot = season.seed_lots.find(({ id }) => id === crop.lot);
+              const variety = `${lot?.variety ?? crop.id}${crop.anchor === 'first_frost' ? ', autumn' : ''}`;
               return (
                 <tr key={crop.id}>
-                  <th scope="row">
-                    {season.seed_lots.find(({ id }) => id === crop.lot)?.variety}
-                    {crop.anchor === 'first_frost' ? ', autumn' : ''}
-                  </th>
-                  {setups.map(({ id }) => {
+                  <th scope="row">{variety}</th>
+                  {setups.map(({ id, name }) => {
                     const line = results.get(id)?.get(crop.id);
                     const best = compared.comparison.cheapest[crop.id] === id;
                     return (
@@ -45,6 +45,7 @@ export function VerdictTable({ season, compared, here }: { season: Season; compa
                           <button
                             type="button"
                             className="amount"
+                            aria-label={`${variety}, ${name}: ${money(line.per_finished, season.currency, true)}`}
                             onClick={() => ask({ figure: 'per_finished', crop: crop.id, setup: id })}
                           >
                             {money(line.per_finished, season.currency, true)}
