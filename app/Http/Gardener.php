@@ -28,7 +28,7 @@ final readonly class Gardener
     public function season(int $id): Season
     {
         /** @var Season $season */
-        $season = $this->user()->seasons()->withTrashed()->findOrFail($id);
+        $season = Season::withTrashed()->where('user_id', $this->user()->id)->findOrFail($id);
 
         return $season->trashed() ? throw new GoneHttpException("“{$season->name}” is deleted. You can have it back.") : $season;
     }

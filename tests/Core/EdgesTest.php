@@ -139,7 +139,8 @@ it('sows no more than half of an odd packet', function () {
     $file['seed_lots'][0]['seeds_per_packet'] = 25;
     $season = Seasons::read($file);
     $said = SaidAmount::of('half the packet', 3, $season->seedLots[0], $season->methods[0], $season->containers[0]);
-    expect($said->seeds)->toBe(12);
+    // A seed to a site.
+    expect($said->sites)->toBe(12)->and($said->seeds)->toBeNull();
 });
 
 it('calls a lamp dim below ten, and not at ten', function () {

@@ -139,7 +139,7 @@ it('hides everything of one person from any other', function (string $verb, stri
     ['GET', '/years?seasons=3', []],
     ['GET', '/setups/bench/bench', []],
     ['GET', '/setups/bench/pots', []],
-    ['POST', '/things', ['list' => 'lamps', 'like' => 'shop-tube']],
+    ['POST', '/things', ['list' => 'lights']],
     ['POST', '/setups', ['ready_made' => 'buy_it_all']],
     ['GET', '/setups/bench/calendar', []],
     ['GET', '/setups/bench/calendar.ics', []],
