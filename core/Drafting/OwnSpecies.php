@@ -10,6 +10,9 @@ use stdClass;
 /** A species that the catalogue does not hold, taken to do what a relative does but for what the person knows of it. */
 final readonly class OwnSpecies
 {
+    /** No seed is up sooner than the tenth of a day to which a table is kept. */
+    private const LEAST_DAYS = 0.1;
+
     /**
      * @param  string  $like  the relative's id in the catalogue
      * @param  ?float  $days  to emergence where the relative takes its usual days; null as the relative
@@ -38,7 +41,7 @@ final readonly class OwnSpecies
         $relative->meta = (object) [SeasonDraft::KIN => $this->like];
         $slower = ($this->days ?? $usual) / $usual;
         foreach (Cell::rows($relative->germination ?? null) as $at) {
-            $at->days = is_numeric($at->days) ? round((float) $at->days * $slower, 1) : null;
+            $at->days = is_numeric($at->days) ? max(self::LEAST_DAYS, round((float) $at->days * $slower, 1)) : null;
         }
         if (is_numeric($relative->days_to_emerge ?? null)) {
             $relative->days_to_emerge = (float) $relative->days_to_emerge * $slower;
