@@ -31,7 +31,7 @@ final readonly class SupplyUse
             $container = $stage->container;
             $rules = $stage->stage;
             if ($container !== null && $rules->mix !== null) {
-                $litres = $stage->sites * $container->volumeL * $rules->fill * (1.0 + $index->season->mixOverage);
+                $litres = $stage->mixLitres($index->season->mixOverage);
                 $mix = $index->mixes[$rules->mix] ?? null;
                 if ($mix === null) {
                     $add($rules->mix, Head::Mix, $litres);

@@ -42,6 +42,16 @@ final readonly class StagePlan
         return $this->stage->container !== null;
     }
 
+    /**
+     * Litres of mix put into the sites; 0 in a bed.
+     *
+     * @param  float  $overage  share spilled and firmed in
+     */
+    public function mixLitres(float $overage): float
+    {
+        return $this->container === null ? 0.0 : $this->sites * $this->container->volumeL * $this->stage->fill * (1.0 + $overage);
+    }
+
     /** Units filled, as a fraction of whole ones; 0 in a bed. */
     public function units(): float
     {

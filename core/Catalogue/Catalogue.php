@@ -140,7 +140,12 @@ final class Catalogue
     {
         $price = $row['price'] ?? $row['pack_price'] ?? null;
 
-        return ['id' => (string) $row['id'], 'name' => (string) $row['name'], 'price' => $price === null ? null : (float) $price, 'source' => (string) $row['source']];
+        return [
+            'id' => (string) $row['id'],
+            'name' => (string) $row['name'],
+            'price' => $price === null ? null : (float) $price,
+            'source' => (string) $row['source'],
+        ];
     }
 
     /** @return array<string, array<string, mixed>> the schools' methods, by id; their rows are named by catalogue ids, places by their part */

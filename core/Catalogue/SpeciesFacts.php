@@ -27,6 +27,7 @@ final readonly class SpeciesFacts
      * @param  int  $coldDays  of chilling before sowing
      * @param  float  $packetPrice  typical, to be put right
      * @param  ?string  $caution  key of a caution
+     * @param  float  $weeks  from sowing to planting out; of what is sown where it grows, the longest its root bears a container
      */
     private function __construct(
         public string $id,
@@ -57,6 +58,7 @@ final readonly class SpeciesFacts
         public int $seedsPerPacket,
         public ?string $caution,
         public string $source,
+        public float $weeks,
     ) {
     }
 
@@ -99,13 +101,8 @@ final readonly class SpeciesFacts
             $whole('seeds_per_packet'),
             $row['caution'] === null ? null : $text('caution'),
             $text('source'),
+            $whole('weeks_to') > 0 ? ($whole('weeks_from') + $whole('weeks_to')) / 2 : self::ROOT_WEEKS,
         );
-    }
-
-    /** Weeks from sowing to planting out; of what is sown where it grows, the longest its root bears a container. */
-    private function weeks(): float
-    {
-        return $this->weeksTo > 0 ? ($this->weeksFrom + $this->weeksTo) / 2 : self::ROOT_WEEKS;
     }
 
     /** @return array<string, mixed> a row of the season file's `species` */
@@ -118,7 +115,7 @@ final readonly class SpeciesFacts
             'days_to_emerge' => $this->daysToEmerge,
             'longevity_years' => $this->longevityYears,
             'fresh_germination' => $this->freshGermination,
-            'weeks' => $this->weeks(),
+            'weeks' => $this->weeks,
             'tender' => $this->tender,
             'meta' => ['catalogue' => $this->id],
         ];

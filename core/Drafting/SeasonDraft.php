@@ -204,7 +204,13 @@ final class SeasonDraft
             $outdoors = ($place->outdoors ?? false) === true;
             $house = preg_match('/greenhouse|tunnel|cold ?frame/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
             $sill = preg_match('/sill|window/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
-            if (self::markOf($place) === $part || ($part === 'outside' && $outdoors) || ($part === 'sill' && $sill && ! $outdoors) || ($part === 'greenhouse' && $house && ! $outdoors)) {
+            $plays = match ($part) {
+                'outside' => $outdoors,
+                'sill' => $sill && ! $outdoors,
+                'greenhouse' => $house && ! $outdoors,
+                default => false,
+            };
+            if ($plays || self::markOf($place) === $part) {
                 return Cell::text($place->id);
             }
             if ($part === 'bench' && ! $outdoors && ! $sill && ! $house && ($best === null || isset($lit[Cell::text($place->id)]))) {

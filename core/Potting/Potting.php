@@ -41,7 +41,7 @@ final readonly class Potting
                 if ($stage->container !== null) {
                     $inUse[$stage->container->id] = $stage->container->id;
                     if ($stage->stage->mix !== null) {
-                        $litres = $stage->sites * $stage->container->volumeL * $stage->stage->fill * (1.0 + $season->mixOverage);
+                        $litres = $stage->mixLitres($season->mixOverage);
                         $byMix[$stage->stage->mix] = ($byMix[$stage->stage->mix] ?? 0.0) + $litres;
                         $byCrop[$plan->crop->id] = ($byCrop[$plan->crop->id] ?? 0.0) + $litres;
                     }

@@ -58,7 +58,8 @@ final readonly class StirOrBuy
         foreach ($parts as $supply => $share) {
             $row = $supplies[$supply];
             $per += $share * $row->unitPrice();
-            $rows[] = ['supply' => $row->id, 'name' => $row->name, 'share' => $share / $all, 'packs' => self::packs($row, $share * $this->litres, $row->inStock)];
+            $packs = self::packs($row, $share * $this->litres, $row->inStock);
+            $rows[] = ['supply' => $row->id, 'name' => $row->name, 'share' => $share / $all, 'packs' => $packs];
         }
         $cash = array_sum(array_map(fn (array $one): float => $one['packs'] * $supplies[$one['supply']]->packPrice, $rows));
         $steps = [];

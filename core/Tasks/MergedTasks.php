@@ -83,12 +83,13 @@ final readonly class MergedTasks
             $stage = $plan->stages[0];
             if ($stage->start === $day && $stage->container !== null && $stage->stage->mix !== null) {
                 $litres[$stage->stage->mix] = ($litres[$stage->stage->mix] ?? 0.0)
-                    + $stage->sites * $stage->container->volumeL * $stage->stage->fill * (1.0 + $this->books->season()->mixOverage);
+                    + $stage->mixLitres($this->books->season()->mixOverage);
             }
         }
         $us = $this->books->season()->units->value === 'us';
         $said = array_map(
-            fn (string $mix, float $amount): string => self::amount($us ? Measure::Quart->fromCore($amount) : $amount).($us ? ' qt' : ' L').' of '.$this->mixName($mix),
+            fn (string $mix, float $amount): string => ($us ? self::amount(Measure::Quart->fromCore($amount)).' qt' : self::amount($amount).' L')
+                .' of '.$this->mixName($mix),
             array_keys($litres),
             array_values($litres),
         );

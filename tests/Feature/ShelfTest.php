@@ -74,7 +74,15 @@ it('refuses answers that cannot be', function (array $input) {
     $this->actingAs($user)
         ->postJson('/api/seasons', $input + ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.2])
         ->assertStatus(422);
-})->with([[['last_frost' => '2027-02-30']], [['rate' => -1]], [['rate' => 'cheap']], [['have' => ['rocket']]], [['from' => 'nowhere']], [['currency' => 'XTS']], [['currency' => 'KPW']]]);
+})->with([
+    [['last_frost' => '2027-02-30']],
+    [['rate' => -1]],
+    [['rate' => 'cheap']],
+    [['have' => ['rocket']]],
+    [['from' => 'nowhere']],
+    [['currency' => 'XTS']],
+    [['currency' => 'KPW']],
+]);
 
 it('copies, puts away, deletes and has back', function () {
     [$user, $season] = gardener();

@@ -44,7 +44,7 @@ final class MethodController
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function store(Request $request, int $season): JsonResponse
     {
-        $input = $request->validate(['school' => ['nullable', 'string'], 'copy' => ['nullable', 'string'], 'setup' => ['nullable', 'string'], 'crop' => ['nullable', 'string']]);
+        $input = $request->validate(array_fill_keys(['school', 'copy', 'setup', 'crop'], ['nullable', 'string']));
         $added = '';
         $kept = $this->editor->edit($this->gardener->season($season)->id, 'a method', function (stdClass $document) use ($input, &$added): array {
             $draft = new SeasonDraft($document);

@@ -47,7 +47,11 @@ final readonly class JsonText
             $document = json_decode($text, false, self::MAX_DEPTH + 1, JSON_THROW_ON_ERROR);
         } catch (JsonException $e) {
             if (self::isTable($text)) {
-                throw InvalidSeason::because([], 'This is a table of values, not a season file.', 'A season file ends in .json: download it from your seasons.');
+                throw InvalidSeason::because(
+                    [],
+                    'This is a table of values, not a season file.',
+                    'A season file ends in .json: download it from your seasons.',
+                );
             }
             throw InvalidSeason::because([], "This is not JSON ({$e->getMessage()}).", 'Look for a missing comma, quote or bracket.');
         }

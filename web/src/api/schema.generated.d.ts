@@ -1789,6 +1789,8 @@ export interface components {
             /** @description key of a caution */
             caution: string | null;
             source: string;
+            /** @description from sowing to planting out; of what is sown where it grows, the longest its root bears a container */
+            weeks: number;
         };
         /** @enum {string} */
         Raising: "root" | "bed" | "pot" | "heat" | "potted" | "cell" | "clump" | "blanket";

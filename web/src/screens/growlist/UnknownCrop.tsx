@@ -7,8 +7,6 @@ import { useCatalogue } from '../../season/useCatalogue';
 import s from './growlist.module.css';
 
 const KINDS: Record<string, string> = { vegetable: 'Vegetables', herb: 'Herbs', flower: 'Flowers' };
-/** Of what is sown where it grows, the catalogue gives no weeks. */
-const ROOT_WEEKS = 3;
 
 interface Props {
   /** As it was typed: "8 mouse melon". */
@@ -24,7 +22,6 @@ export function UnknownCrop({ entry, add, leave }: Props) {
   const [like, setLike] = useState<string | null>(null);
   const [own, setOwn] = useState<{ days?: number; weeks?: number; tender?: boolean }>({});
   const kin = data?.species.find((facts) => facts.id === like);
-  const weeks = kin && kin.weeksTo > 0 ? (kin.weeksFrom + kin.weeksTo) / 2 : ROOT_WEEKS;
   const put = (value: typeof own) => {
     setOwn((now) => ({ ...now, ...value }));
     return Promise.resolve();
@@ -66,7 +63,7 @@ export function UnknownCrop({ entry, add, leave }: Props) {
             name="own-weeks"
             after="weeks"
             bounds={boundsOf('species.weeks')}
-            value={own.weeks ?? weeks}
+            value={own.weeks ?? kin.weeks}
             save={(to) => put({ weeks: to })}
           />
           <Checkbox checked={own.tender ?? kin.tender} onChange={({ target }) => void put({ tender: target.checked })}>
