@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Cache;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
-/** Tries that are counted before they are made, so that many at once count as many. */
+/**
+ * Tries that are counted before they are made, so that many at once count as many.
+ *
+ * The framework's own counter starts again at one where two first tries cross; this one only ever adds.
+ */
 final readonly class Tries
 {
     /**
@@ -20,9 +24,28 @@ final readonly class Tries
     public static function count(array $limits, string $words, int $seconds = 60): void
     {
         foreach ($limits as $key => $most) {
-            if (RateLimiter::hit($key, $seconds) > $most) {
-                throw new TooManyRequestsHttpException(max(1, RateLimiter::availableIn($key)), $words);
+            $until = time() + $seconds;
+            Cache::add(self::until($key), $until, $seconds);
+            Cache::add(self::made($key), 0, $seconds);
+            if (Cache::increment(self::made($key)) > $most) {
+                throw new TooManyRequestsHttpException(max(1, (int) Cache::get(self::until($key), $until) - time()), $words);
             }
         }
+    }
+
+    public static function forget(string $key): void
+    {
+        Cache::forget(self::made($key));
+        Cache::forget(self::until($key));
+    }
+
+    private static function made(string $key): string
+    {
+        return 'tries:'.sha1($key);
+    }
+
+    private static function until(string $key): string
+    {
+        return self::made($key).':until';
     }
 }

@@ -127,7 +127,7 @@ return [
     [
         'tries are not forgotten after signing in',
         'app/Http/Controllers/SessionController.php',
-        'RateLimiter::clear((string) array_key_first($keys));',
+        'Tries::forget((string) array_key_first($keys));',
         '',
         'tests/Feature/AccountTest.php',
     ],

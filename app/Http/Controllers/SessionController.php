@@ -13,7 +13,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
-use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
@@ -55,7 +54,7 @@ final class SessionController
         if (! Hash::check($input['password'], $user->password ?? self::NOBODY) || $user === null) {
             throw ValidationException::withMessages(['email' => 'E-mail or password is not right.']);
         }
-        RateLimiter::clear((string) array_key_first($keys));
+        Tries::forget((string) array_key_first($keys));
         Auth::login($user, true);
         $request->session()->regenerate(true);
         if ($trial instanceof User && $trial->trial) {
