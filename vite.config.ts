@@ -1,9 +1,45 @@
 import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [laravel({ input: 'web/src/main.tsx', refresh: false }), react()],
+  plugins: [
+    laravel({ input: 'web/src/main.tsx', refresh: false }),
+    react(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'web/src/worker',
+      filename: 'sw.ts',
+      outDir: 'public',
+      base: '/',
+      buildBase: '/build/',
+      scope: '/',
+      injectRegister: null,
+      includeManifestIcons: false,
+      manifest: {
+        name: 'Jolly Penny',
+        short_name: 'Jolly Penny',
+        description: 'What one finished seedling costs, against buying it.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f4f7f5',
+        theme_color: '#14231c',
+        icons: [
+          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+        ],
+      },
+      injectManifest: {
+        globDirectory: 'public/build',
+        globPatterns: ['assets/*.{js,css,woff2}'],
+        modifyURLPrefix: { '': '/build/' },
+        // The page without anybody's garden in it, and small things; anew with each build.
+        additionalManifestEntries: ['/shell', '/icon.svg'].map((url) => ({ url, revision: Date.now().toString() })),
+      },
+    }),
+  ],
   build: { target: 'es2022' },
   css: { modules: { localsConvention: 'camelCase' } },
 });

@@ -6,6 +6,9 @@ return [
     // A page with the letters the application sent. For a machine of one's own: never where others can open it.
     'mailbox' => env('JOLLY_MAILBOX', false),
 
+    // Names and addresses of this machine in the local network, with commas between (bin/start --lan).
+    'lan_hosts' => array_values(array_filter(explode(',', (string) env('JOLLY_LAN_HOSTS', '')))),
+
     // The operator's token for /metrics; without one there is no such page.
     'metrics_token' => env('JOLLY_METRICS_TOKEN'),
 ];

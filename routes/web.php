@@ -13,12 +13,14 @@ use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\MailboxController;
 use App\Http\Controllers\MethodController;
+use App\Http\Controllers\PageController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ThingController;
 use App\Http\Controllers\WorkController;
 use App\Http\Controllers\WorkingController;
+use App\Http\Middleware\ContentSecurityPolicy;
 use App\Http\Middleware\GardenAtOnce;
 use Illuminate\Support\Facades\Route;
 
@@ -89,4 +91,5 @@ Route::get('calendar/{token}.ics', [CalendarController::class, 'feed'])
 Route::get('up', [HealthController::class, 'up'])->withoutMiddleware('web');
 Route::get('metrics', [HealthController::class, 'metrics'])->withoutMiddleware('web');
 Route::get('mailbox', MailboxController::class);
-Route::view('/{screen?}', 'app')->where('screen', '(?!api/|build/).*');
+Route::get('shell', [PageController::class, 'shell'])->withoutMiddleware('web')->middleware(ContentSecurityPolicy::class);
+Route::get('/{screen?}', [PageController::class, 'page'])->where('screen', '(?!api/|build/).*');

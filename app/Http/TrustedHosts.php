@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-/** The names this installation answers to: its own address, on any of the loopback's names where that is loopback. */
+/**
+ * The names this installation answers to: its own address, on any of the loopback's names where that is loopback, and those of
+ * the local network where it is opened to that.
+ */
 final readonly class TrustedHosts
 {
     private const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
@@ -23,7 +26,10 @@ final readonly class TrustedHosts
     /** @return list<string> */
     private static function names(): array
     {
-        return self::isLoopback() ? self::LOOPBACK : [self::own()];
+        /** @var list<string> $lan */
+        $lan = config('jolly.lan_hosts', []);
+
+        return [...self::isLoopback() ? self::LOOPBACK : [self::own()], ...$lan];
     }
 
     private static function own(): string

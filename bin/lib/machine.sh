@@ -8,6 +8,7 @@ PG_BIN=/usr/lib/postgresql/15/bin
 export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1 DEBIAN_FRONTEND=noninteractive
 . "$ROOT/bin/lib/database.sh"
 . "$ROOT/bin/lib/services.sh"
+. "$ROOT/bin/lib/lan.sh"
 
 as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo "$@"; fi; }
 is_root() { [ "$(id -u)" = 0 ]; }
@@ -53,7 +54,7 @@ debian_packages() {
   local node_packages=()
   command -v npm >/dev/null || node_packages=(nodejs npm)
   command -v composer >/dev/null || node_packages+=(composer)
-  install_packages curl unzip ca-certificates postgresql-15 nginx-light runit php-league-config php8.2-cli php8.2-fpm php8.2-pgsql \
+  install_packages curl unzip openssl ca-certificates postgresql-15 nginx-light runit php-league-config php8.2-cli php8.2-fpm php8.2-pgsql \
     php8.2-curl php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml "${node_packages[@]}" "$@"
 }
 

@@ -112,6 +112,26 @@ prepare_release() {
   if is_root; then chgrp -R "$(web_group)" "$cache" && chmod 750 "$cache" && chmod 640 "$cache"/*.php && chown -R "$(web_user)": "$(storage_of "$instance")"; fi
 }
 
+# locations DIR: what each of nginx's servers answers with.
+locations() {
+  cat <<CONF
+    error_page 502 504 = @away;
+    location @away { internal; default_type application/problem+json; add_header Retry-After 5 always;
+      return 503 '{"type":"about:blank","title":"Away","status":503,"detail":"The server is coming back. What you typed is kept, and sent then."}'; }
+    location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
+    location = /sw.js { add_header Cache-Control no-cache; }
+    location = /build/manifest.webmanifest { types {} default_type application/manifest+json; add_header Cache-Control no-cache; }
+    location / { try_files \$uri /index.php?\$query_string; }
+    location = /index.php {
+      include /etc/nginx/fastcgi_params;
+      fastcgi_param SCRIPT_FILENAME \$realpath_root/index.php;
+      fastcgi_param DOCUMENT_ROOT \$realpath_root;
+      fastcgi_read_timeout 40s;
+      fastcgi_pass unix:$1/run/\$pool.sock;
+    }
+CONF
+}
+
 # web_services INSTANCE PORT: nginx before php-fpm, and what works beside.
 web_services() {
   local instance=$1 port=$2 dir=$VAR/$1 user group code storage named hash log name
@@ -177,19 +197,9 @@ http {
     listen 127.0.0.1:$port;
     root $code/public;
     index index.php;
-    error_page 502 504 = @away;
-    location @away { internal; default_type application/problem+json; add_header Retry-After 5 always;
-      return 503 '{"type":"about:blank","title":"Away","status":503,"detail":"The server is coming back. What you typed is kept, and sent then."}'; }
-    location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
-    location / { try_files \$uri /index.php?\$query_string; }
-    location = /index.php {
-      include /etc/nginx/fastcgi_params;
-      fastcgi_param SCRIPT_FILENAME \$realpath_root/index.php;
-      fastcgi_param DOCUMENT_ROOT \$realpath_root;
-      fastcgi_read_timeout 40s;
-      fastcgi_pass unix:$dir/run/\$pool.sock;
-    }
+$(locations "$dir")
   }
+$(lan_server "$instance" "$code" "$dir")
 }
 CONF
   # The master leaves its supervisor's group, so that it is known by its name alone.

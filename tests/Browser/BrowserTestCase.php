@@ -18,7 +18,7 @@ use RuntimeException;
 /** A real Chromium on the served application; every test is a new visitor with a garden of its own. */
 abstract class BrowserTestCase extends TestCase
 {
-    protected RemoteWebDriver $browser;
+    public RemoteWebDriver $browser;
 
     private int $width = 1280;
 
@@ -70,7 +70,7 @@ abstract class BrowserTestCase extends TestCase
 
     public function text(string $css): string
     {
-        return trim($this->find($css)->getText());
+        return $this->waitFor(fn () => [trim($this->find($css)->getText())], "the words of \"{$css}\"")[0];
     }
 
     /**
@@ -85,6 +85,13 @@ abstract class BrowserTestCase extends TestCase
             try {
                 $found = $check();
             } catch (\Facebook\WebDriver\Exception\StaleElementReferenceException) {
+                continue;
+            } catch (\Facebook\WebDriver\Exception\UnknownErrorException $e) {
+                // The page was left between finding and reading.
+                if (! str_contains($e->getMessage(), 'does not belong to the document')) {
+                    throw $e;
+                }
+
                 continue;
             }
             if ($found !== null && $found !== false) {

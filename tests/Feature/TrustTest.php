@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\TrustedHosts;
 use App\Jobs\DoWork;
 use App\Jobs\SendResetLink;
 use App\Models\Season;
@@ -235,6 +236,25 @@ it('shows letters on a machine of one\'s own only', function () {
     $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])
         ->get('/mailbox')
         ->assertNotFound();
+});
+
+it('answers to the names of the local network where it is opened to that, and to no other', function () {
+    config(['app.url' => 'http://127.0.0.1:8017', 'jolly.lan_hosts' => ['192.0.2.2', 'shed.local']]);
+    $trusted = fn (string $host): bool => array_filter(TrustedHosts::patterns(), fn (string $one) => preg_match("/{$one}/", $host) === 1) !== [];
+    expect(array_map($trusted, ['127.0.0.1', 'localhost', '192.0.2.2', 'shed.local', 'shed.local.example.org', '192x0.2.2', 'example.org']))
+        ->toBe([true, true, true, true, false, false, false]);
+});
+
+it('keeps a page for when there is no connection, with nobody\'s garden in it', function () {
+    $mark = fn (string $page): string => preg_match('/name="garden" content="(\w*)"/', $page, $found) === 1 ? $found[1] : '?';
+    $shell = $this->get('/shell')->assertOk();
+    expect($mark((string) $shell->getContent()))->toBe('')->and($shell->headers->getCookies())->toBe([]);
+    $this->assertGuest();
+    [$one, $other] = [gardener()[0], gardener()[0]];
+    $own = $mark((string) $this->actingAs($one)->get('/')->getContent());
+    expect(strlen($own))->toBe(64)
+        ->and($mark((string) $this->actingAs($one)->get('/seasons')->getContent()))->toBe($own)
+        ->and($mark((string) $this->actingAs($other)->get('/')->getContent()))->not->toBe($own);
 });
 
 it('tells browsers behind TLS to stay there', function () {

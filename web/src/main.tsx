@@ -7,6 +7,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
+import { keepKnown } from './season/known';
 import { keepOutbox } from './season/outbox';
 import { CHANGE, newQueryClient } from './season/queue';
 import { App } from './shell/App';
@@ -16,6 +17,7 @@ applyFonts();
 const queries = newQueryClient();
 const root = document.getElementById('app');
 if (root) {
+  void keepKnown(queries);
   void keepOutbox(queries, CHANGE);
   createRoot(root).render(
     <StrictMode>
@@ -27,3 +29,7 @@ if (root) {
     </StrictMode>,
   );
 }
+
+// Kept code, so that the application opens without a connection. Where there is no HTTPS, it goes without.
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js').catch(() => undefined));

@@ -3,7 +3,10 @@
 <head>
   <meta charset="utf-8">
   <meta name="viewport" content="width=device-width, initial-scale=1">
-  <meta name="csrf-token" content="{{ csrf_token() }}">
+  <meta name="garden" content="{{ $garden ?? '' }}">
+  <meta name="theme-color" content="#14231c">
+  <link rel="manifest" href="/build/manifest.webmanifest">
+  <link rel="apple-touch-icon" href="/icon-192.png">
   <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
   <title>Jolly Penny</title>
   <link rel="icon" href="/icon.svg" type="image/svg+xml">

@@ -11,6 +11,8 @@ import { shownSetup } from './shownSetup';
 export const CHANGE = 'change';
 const RUN = 'run';
 const RETRY_MS = 3000;
+/** What is known stays within reach, for when the connection is gone; older revisions go at once (see known.ts). */
+const A_DAY_MS = 86_400_000;
 
 /** Values of a season on their way to the server. */
 export interface Pending {
@@ -60,7 +62,9 @@ async function send(queries: QueryClient, { season, changes, label }: Pending): 
 
 export function newQueryClient(): QueryClient {
   const queries = new QueryClient({
-    defaultOptions: { queries: { staleTime: 30_000, retry: (_, error) => worthRetrying(error), retryDelay: RETRY_MS } },
+    defaultOptions: {
+      queries: { staleTime: 30_000, gcTime: A_DAY_MS, retry: (_, error) => worthRetrying(error), retryDelay: RETRY_MS },
+    },
     mutationCache: new MutationCache({
       onError: (error, variables, _context, mutation) => {
         const season = mutation.options.mutationKey?.[1];

@@ -1,5 +1,4 @@
 import { clsx } from 'clsx';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Button, Drawer } from 'antd';
 import { answered, client, words } from '../api/client';
 import type { Path, Term } from '../api/types';
@@ -8,6 +7,7 @@ import { EditNumber } from '../edit/EditNumber';
 import { at } from '../season/document';
 import { pathWords } from '../season/ConflictDialog';
 import { useOnScreen, useStore } from '../season/SeasonContext';
+import { useOfRevision } from '../season/useOfRevision';
 import { overlays } from '../shell/overlays';
 import { quantity } from './quantity';
 import s from './workings.module.css';
@@ -30,20 +30,17 @@ const ORIGIN = { you: 'from you', test: 'from your own test', computed: 'compute
 export function WorkingDrawer({ asked, ask }: Props) {
   const shown = useOnScreen();
   const [season, setup, revision] = [shown?.id ?? 0, asked?.setup ?? shown?.setup.id ?? '', shown?.revision ?? 0];
-  const { data, error } = useQuery({
-    queryKey: ['working', season, setup, asked?.figure, asked?.crop, revision],
-    queryFn: () =>
+  const { data, error } = useOfRevision(
+    ['working', season, setup, asked?.figure, asked?.crop],
+    revision,
+    () =>
       answered(
         client.GET('/api/seasons/{season}/setups/{setup}/workings/{figure}', {
           params: { path: { season, setup, figure: asked?.figure ?? '' }, query: { crop: asked?.crop ?? undefined } },
         }),
       ),
-    enabled: asked !== null && shown !== null,
-    placeholderData: (before, query) =>
-      asked !== null && query?.queryKey[3] === asked.figure && query.queryKey[4] === asked.crop
-        ? keepPreviousData(before)
-        : undefined,
-  });
+    asked !== null && shown !== null,
+  );
   const narrow = window.matchMedia('(max-width: 640px)').matches;
   const currency = shown?.season.currency ?? 'USD';
   const us = shown?.season.units === 'us';

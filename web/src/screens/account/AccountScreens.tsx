@@ -4,6 +4,7 @@ import { Button, Form, Input } from 'antd';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import { typed } from '../../edit/typed';
+import { leaveNothing } from '../../season/known';
 import { useAccount } from './useAccount';
 import s from './account.module.css';
 
@@ -28,6 +29,12 @@ const Failure = ({ error }: { error: unknown }) =>
 
 /** Everything starts anew for whoever is signed in now. */
 const startOver = (to: string) => window.location.assign(to);
+
+/** Nothing of the garden stays on the device. */
+const leave = () => {
+  typed.clear();
+  void leaveNothing().finally(() => startOver('/sign-in'));
+};
 
 export function SignInScreen() {
   const signIn = useMutation({
@@ -137,14 +144,11 @@ export function AccountScreen() {
   });
   const signOut = useMutation({
     mutationFn: () => answered(client.DELETE('/api/session')),
-    onSuccess: () => {
-      typed.clear();
-      startOver('/sign-in');
-    },
+    onSuccess: leave,
   });
   const remove = useMutation({
     mutationFn: (body: { current_password?: string }) => answered(client.DELETE('/api/account', { body })),
-    onSuccess: () => startOver('/sign-in'),
+    onSuccess: leave,
   });
   if (error)
     return (

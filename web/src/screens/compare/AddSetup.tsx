@@ -86,6 +86,7 @@ function Progress({ season, begun, ended }: { season: number; begun: Work; ended
   const path = { params: { path: { season, work: begun.id } } };
   const { data: work = begun } = useQuery({
     queryKey: ['work', season, begun.id],
+    meta: { passing: true },
     queryFn: () => answered(client.GET('/api/seasons/{season}/work/{work}', path)),
     initialData: begun,
     refetchInterval: LOOK_MS,

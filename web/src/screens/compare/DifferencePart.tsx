@@ -1,8 +1,8 @@
 import { clsx } from 'clsx';
-import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { useState } from 'react';
 import { answered, client } from '../../api/client';
+import { useOfRevision } from '../../season/useOfRevision';
 import type { Season } from '../../api/types';
 import { headWords } from '../../words/groups';
 import { money } from '../../words/money';
@@ -20,13 +20,13 @@ interface Props {
 export function DifferencePart({ season, id, revision, here, other }: Props) {
   const [picked, setPicked] = useState<string | null>(null);
   const to = picked !== null && season.setups.some((row) => row.id === picked) && picked !== here ? picked : other;
-  const { data } = useQuery({
-    queryKey: ['difference', id, here, to, revision],
-    enabled: here !== to,
-    placeholderData: (before) => before,
-    queryFn: () =>
+  const { data } = useOfRevision(
+    ['difference', id, here, to],
+    revision,
+    () =>
       answered(client.GET('/api/seasons/{season}/difference', { params: { path: { season: id }, query: { from: here, to } } })),
-  });
+    here !== to,
+  );
   const name = (setup: string) => season.setups.find((row) => row.id === setup)?.name ?? setup;
   const sum = (amount: number) => money(Math.abs(amount), season.currency);
   return (

@@ -1,5 +1,4 @@
 import { clsx } from 'clsx';
-import { useQuery } from '@tanstack/react-query';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useState } from 'react';
@@ -7,6 +6,7 @@ import { answered, client } from '../../api/client';
 import type { Season, SetupYears } from '../../api/types';
 import { EditBounded, EditNumber } from '../../edit/EditNumber';
 import { useStore } from '../../season/SeasonContext';
+import { useOfRevision } from '../../season/useOfRevision';
 import { money, roundMoney } from '../../words/money';
 import s from './compare.module.css';
 
@@ -19,16 +19,13 @@ export function YearsPart({ season, id, revision, here }: { season: Season; id: 
   const store = useStore();
   const [seasons, setSeasons] = useState(5);
   const [rise, setRise] = useState(3);
-  const { data } = useQuery({
-    queryKey: ['years', id, seasons, rise, revision],
-    placeholderData: (before) => before,
-    queryFn: () =>
-      answered(
-        client.GET('/api/seasons/{season}/years', {
-          params: { path: { season: id }, query: { seasons, price_rise: rise / 100 } },
-        }),
-      ),
-  });
+  const { data } = useOfRevision(['years', id, seasons, rise], revision, () =>
+    answered(
+      client.GET('/api/seasons/{season}/years', {
+        params: { path: { season: id }, query: { seasons, price_rise: rise / 100 } },
+      }),
+    ),
+  );
   const mine = data?.setups.find((row) => row.id === here);
   return (
     <section aria-labelledby="years-title">

@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import type { Crop, CropPicture, CropResult } from '../../api/types';
@@ -8,6 +7,7 @@ import { Cautions } from '../cautions/Cautions';
 import { HowPart } from './HowPart';
 import { PacketPart } from './PacketPart';
 import { WhenPart } from './WhenPart';
+import { useOfRevision } from '../../season/useOfRevision';
 import s from './growlist.module.css';
 
 export interface PanelProps {
@@ -27,16 +27,13 @@ export function CropPanel({ close, ...props }: PanelProps & { close: () => void 
   } = props;
   const store = useStore();
   const { status } = useSnapshot();
-  const { data: choices, error } = useQuery({
-    queryKey: ['choices', id, setup.id, crop.id, revision],
-    queryFn: () =>
-      answered(
-        client.GET('/api/seasons/{season}/setups/{setup}/crops/{crop}/choices', {
-          params: { path: { season: id, setup: setup.id, crop: crop.id } },
-        }),
-      ),
-    placeholderData: (before, query) => (query?.queryKey[3] === crop.id ? before : undefined),
-  });
+  const { data: choices, error } = useOfRevision(['choices', id, setup.id, crop.id], revision, () =>
+    answered(
+      client.GET('/api/seasons/{season}/setups/{setup}/crops/{crop}/choices', {
+        params: { path: { season: id, setup: setup.id, crop: crop.id } },
+      }),
+    ),
+  );
   const remove = () => {
     close();
     store.apply([{ path: ['crops', crop.id], to: null }], `${lot.variety} taken off the list`);

@@ -1,6 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
 import { answered, client } from '../../api/client';
 import type { Growth as Grown, Method } from '../../api/types';
+import { useOfRevision } from '../../season/useOfRevision';
 
 export type Growth = Grown;
 
@@ -10,16 +10,13 @@ const LEAST = 150;
 
 /** How a method grows, for one crop, in the set-up on screen. */
 export const useGrowth = (season: number, setup: string, method: string, crop: string | null, revision: number) =>
-  useQuery({
-    queryKey: ['growth', season, setup, method, crop, revision],
-    placeholderData: (before, query) => (query?.queryKey[3] === method ? before : undefined),
-    queryFn: () =>
-      answered(
-        client.GET('/api/seasons/{season}/setups/{setup}/methods/{method}/growth', {
-          params: { path: { season, setup, method }, query: { crop: crop ?? undefined } },
-        }),
-      ),
-  });
+  useOfRevision(['growth', season, setup, method, crop], revision, () =>
+    answered(
+      client.GET('/api/seasons/{season}/setups/{setup}/methods/{method}/growth', {
+        params: { path: { season, setup, method }, query: { crop: crop ?? undefined } },
+      }),
+    ),
+  );
 
 /** Where each stage begins on the ground, and the last one's end: by its days, none too narrow. */
 export function widths(method: Method, growth: Growth, wide: number): number[] {

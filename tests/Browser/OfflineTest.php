@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Browser\BrowserTestCase;
+
+/** Until code and answers are kept on the device. */
+function untilKept(BrowserTestCase $test): void
+{
+    $test->waitFor(fn () => $test->browser->executeAsyncScript(
+        'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null))',
+    ) ?: null, 'the service worker');
+    usleep(800_000);
+}
+
+/** @return list<string> what the device keeps of answers */
+function keptAnswers(BrowserTestCase $test): array
+{
+    $names = $test->browser->executeAsyncScript(
+        'const done = arguments[0]; const asked = indexedDB.open("jolly-penny");
+        asked.onsuccess = () => { const db = asked.result;
+            if (!db.objectStoreNames.contains("known")) { db.close(); return done([]); }
+            const keys = db.transaction("known").objectStore("known").getAllKeys();
+            keys.onsuccess = () => { db.close(); done(keys.result.map(String)); }; };',
+    );
+
+    return is_array($names) ? array_values(array_filter($names, is_string(...))) : [];
+}
+
+it('opens without a server, shows what is known, keeps an edit and sends it by itself', function (int $width) {
+    $this->visit('/', $width, 844);
+    $this->find('[data-part="stack-svg"]');
+    $list = str_replace('compare', 'list', $this->path());
+    $this->visit(str_replace('compare', 'calendar', $this->path()), $width, 844);
+    $this->find('[data-part="tasks"], [data-part="folded"], svg');
+    $this->visit($list, $width, 844);
+    $this->find('[data-crop="copper-kettle"]');
+    untilKept($this);
+    $price = $this->text('[data-figure="per_finished"]');
+    $this->server(false);
+    try {
+        // As a phone would that was put away: the page itself is opened anew.
+        $this->visit($list, $width, 844);
+        $this->waitFor(fn () => str_contains($this->text('[data-status]'), 'The server is away') ?: null, 'the strip to say so');
+        expect($this->text('[data-figure="per_finished"]'))->toBe($price);
+        $this->type('copper-kettle.wanted', '11');
+        $this->waitFor(fn () => str_contains($this->text('[data-status]'), '1 change is kept here') ?: null, 'it to be kept');
+        $this->visit(str_replace('list', 'calendar', $list), $width, 844);
+        $this->waitFor(fn () => str_contains($this->text('[data-status]'), '1 change is kept here') ?: null, 'it to be kept still');
+        expect($this->text('h1'))->toContain('from seed to bed');
+        // A screen that was never opened has its code, and says what is missing.
+        $this->visit('/cautions', $width, 844);
+        expect($this->text('h1'))->not->toBe('');
+        $this->visit($list, $width, 844);
+        $this->find('[data-crop="copper-kettle"]');
+    } finally {
+        $this->server(true);
+    }
+    $this->waitFor(fn () => $this->text('[data-status]') === 'everything saved' ?: null, 'it to be sent', 25);
+    expect($this->text('[data-crop="copper-kettle"] [data-part="line-sow"]'))->toContain('for 11');
+})->with([1280, 390]);
+
+it('leaves nothing on the device for whoever comes after', function () {
+    $this->openList();
+    $this->find('[data-crop="copper-kettle"]');
+    untilKept($this);
+    expect(keptAnswers($this))->not->toBe([]);
+    $this->visit('/account');
+    $email = 'reed-'.bin2hex(random_bytes(4)).'@example.org';
+    $this->find('input#email')->sendKeys($email);
+    $this->find('input#password')->sendKeys('a long enough secret');
+    $this->click('.work button[type=submit]');
+    $this->waitFor(fn () => str_contains($this->text('.work'), $email) ?: null, 'the garden to be kept');
+    $this->press('Sign out');
+    $this->waitFor(fn () => $this->text('h1') === 'Sign in' ?: null, 'the way in');
+    usleep(800_000);
+    expect(array_filter(keptAnswers($this), fn (string $name) => str_contains($name, 'season')))->toBe([]);
+});
+
+it('shows another garden nothing of the one before', function () {
+    $this->openList();
+    untilKept($this);
+    $season = $this->seasonId();
+    $this->browser->manage()->deleteAllCookies();
+    $this->visit();
+    $this->find('[data-part="stack-svg"]');
+    usleep(800_000);
+    expect(array_filter(keptAnswers($this), fn (string $name) => str_contains($name, "\"season\",{$season}")))->toBe([]);
+});
+
+it('is an application that can be installed', function () {
+    $this->visit();
+    $manifest = $this->api((string) $this->find('link[rel="manifest"]')->getDomProperty('href'));
+    expect($manifest)->toMatchArray(['name' => 'Jolly Penny', 'start_url' => '/', 'scope' => '/', 'display' => 'standalone']);
+    foreach ($manifest['icons'] as $icon) {
+        $at = $this->browser->executeAsyncScript(
+            'const done = arguments[1]; const image = new Image();
+            image.onload = () => done(image.naturalWidth); image.onerror = () => done(0); image.src = arguments[0];',
+            [$icon['src']],
+        );
+        expect($at)->toBeGreaterThan(0)->and($icon['sizes'] === 'any' || (int) $icon['sizes'] === $at)->toBeTrue();
+    }
+});
