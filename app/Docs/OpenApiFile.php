@@ -137,7 +137,7 @@ final class OpenApiFile
                 ['list' => $text, 'catalogue' => $text, 'name' => $text, 'place' => $text, 'setup' => $text, 'count' => $whole],
                 ['catalogue', 'name', 'place', 'setup', 'count'],
             ),
-            'CatalogueThing' => self::object(['id' => $text, 'name' => $text, 'price' => ['type' => ['number', 'null']], 'source' => $text]),
+            'CatalogueThing' => self::object(['id' => $text, 'name' => $text, 'us_name' => $text, 'price' => ['type' => ['number', 'null']], 'source' => $text]),
             'Calendar' => self::object([
                 'tasks' => $list($task),
                 'timing' => $list($timing),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Catalogue;
 
+use JollyPenny\Core\Units\NameInUsUnits;
+
 /** The shipped facts (catalogue/*.csv), each row with its source. */
 final class Catalogue
 {
@@ -117,7 +119,7 @@ final class Catalogue
         return self::ofKind('gear');
     }
 
-    /** @return array<string, list<array{id: string, name: string, price: ?float, source: string}>> what can be put into a season, by list; US dollars */
+    /** @return array<string, list<array{id: string, name: string, us_name: string, price: ?float, source: string}>> what can be put into a season, by list; US dollars */
     public function things(): array
     {
         $things = [];
@@ -134,7 +136,7 @@ final class Catalogue
 
     /**
      * @param  array<string, string|int|float|bool|null>  $row
-     * @return array{id: string, name: string, price: ?float, source: string}
+     * @return array{id: string, name: string, us_name: string, price: ?float, source: string}
      */
     private static function thing(array $row): array
     {
@@ -143,6 +145,7 @@ final class Catalogue
         return [
             'id' => (string) $row['id'],
             'name' => (string) $row['name'],
+            'us_name' => NameInUsUnits::of((string) $row['name']),
             'price' => $price === null ? null : (float) $price,
             'source' => (string) $row['source'],
         ];

@@ -9,6 +9,7 @@ use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
 use JollyPenny\Core\Catalogue\PriceLevel;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
+use JollyPenny\Core\Units\NameInUsUnits;
 use stdClass;
 
 /**
@@ -126,7 +127,12 @@ final class SeasonDraft
      */
     public function catalogueRow(string $list, string $id): array
     {
-        return $this->catalogue->seasonRow($list, $id, $this->currency());
+        $row = $this->catalogue->seasonRow($list, $id, $this->currency());
+        if (($this->document->units ?? '') === 'us' && is_string($row['name'] ?? null)) {
+            $row['name'] = NameInUsUnits::of($row['name']);
+        }
+
+        return $row;
     }
 
     /** What the catalogue asks for a row that came from it; null where the row or the key did not. */

@@ -48,3 +48,17 @@ it('gives the light dose of the definition', function () {
     expect(DailyLightIntegral::of(Seasons::read($file)->lights[0]))->toBeNear(10.08)
         ->and(DailyLightIntegral::FLAT_M2)->toBeNear(10 * 20 * 0.0254 ** 2);
 });
+
+it('says a catalogue\'s packs and pots as a US shop does', function (string $name, string $us) {
+    // Conversions as above; rounding of packs to whole quarts and of pots to quarter inches is common practice, no source.
+    expect(JollyPenny\Core\Units\NameInUsUnits::of($name))->toBe($us);
+})->with([
+    ['Seed-starting mix, 15 L bag', 'Seed-starting mix, 16 qt bag'],
+    ['Perlite, 56 L', 'Perlite, 59 qt'],
+    ['Fish emulsion, 0.95 L', 'Fish emulsion, 32 fl oz'],
+    ['Square pot, 3½ in trade size (8.3 cm)', 'Square pot, 3½ in trade size'],
+    ['9 cm square pot', '3½ in square pot'],
+    ['Peat pellet 42 mm', 'Peat pellet 1¾ in'],
+    ['LED shop light, 1.2 m', 'LED shop light, 4 ft'],
+    ['72-cell insert', '72-cell insert'],
+]);

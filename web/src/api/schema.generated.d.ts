@@ -2331,6 +2331,7 @@ export interface components {
         CatalogueThing: {
             id: string;
             name: string;
+            us_name: string;
             price: number | null;
             source: string;
         };

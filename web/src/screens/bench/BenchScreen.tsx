@@ -2,6 +2,7 @@ import { Select } from 'antd';
 import { useCallback, useState } from 'react';
 import { words } from '../../api/client';
 import { AddThing } from '../../edit/AddThing';
+import { GearPart } from './GearPart';
 import { FieldsOf } from '../../edit/typed';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
@@ -82,6 +83,7 @@ function Places({ shown }: { shown: OnScreen }) {
             <PlaceFacts season={season} row={row} />
           </FieldsOf>
           <SoilPart season={season} place={place} />
+          <GearPart season={season} setup={setup} />
         </div>
         <div>
           {!row.outdoors && (

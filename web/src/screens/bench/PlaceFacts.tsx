@@ -4,9 +4,9 @@ import { EditText } from '../../edit/EditText';
 import { SaidChoice } from '../../edit/Said';
 import { parseNumber, showNumber } from '../../edit/numbers';
 import { boundsOf } from '../../edit/bounds';
+import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
 import { fromUnit, inUnit } from '../../words/units';
-import { parseText } from '../growlist/parse';
 import s from './bench.module.css';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];

@@ -3,9 +3,9 @@ import { AddThing } from '../../edit/AddThing';
 import { EditInUnit } from '../../edit/EditInUnit';
 import { EditNumber } from '../../edit/EditNumber';
 import { Said, SaidNumber } from '../../edit/Said';
+import { parseText } from '../../edit/text';
 import { useStore, type OnScreen } from '../../season/SeasonContext';
 import { money, moneySign } from '../../words/money';
-import { parseText } from '../growlist/parse';
 import s from './bench.module.css';
 
 const LISTS = ['lights', 'mats', 'appliances'] as const;
@@ -42,7 +42,7 @@ export function Things({ shown: { season, setup }, place }: Props) {
       </ul>
       {rows.length === 0 && <p className="quiet">No lamp, mat or fan here yet.</p>}
       {idle.length > 0 && <p className="trouble">△ Never on: {idle.map(({ row }) => row.name).join(', ')}.</p>}
-      <AddThing lists={ADD} label="Add a lamp, a mat…" place={place.id} />
+      <AddThing lists={ADD} label="Add a lamp, a mat…" place={place.id} many />
       <Load season={season} place={place} />
     </section>
   );

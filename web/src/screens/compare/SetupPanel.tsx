@@ -1,10 +1,10 @@
 import { Select } from 'antd';
 import type { Compared } from '../../api/types';
 import { EditText } from '../../edit/EditText';
+import { parseText } from '../../edit/text';
 import type { OnScreen } from '../../season/SeasonContext';
 import { useStore } from '../../season/SeasonContext';
 import { money } from '../../words/money';
-import { parseText } from '../growlist/parse';
 import s from './compare.module.css';
 
 const LISTS = [

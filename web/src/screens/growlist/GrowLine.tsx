@@ -4,13 +4,14 @@ import type { Crop, CropPicture, CropResult } from '../../api/types';
 import { Cell } from '../../edit/Cell';
 import { boundsOf } from '../../edit/bounds';
 import { parseNumber, showNumber } from '../../edit/numbers';
+import { parseText } from '../../edit/text';
 import type { SeasonActions } from '../../season/SeasonContext';
 import type { LineFacts } from '../../season/site';
 import { useAsk } from '../../shell/AskContext';
 import { money, moneySign } from '../../words/money';
 import { failure, odds, potWords, sowingLine, upper, verdictWords, warningWords } from '../../words/sowing';
 import { SiteStrip } from './SiteStrip';
-import { parseSeeds, parseText } from './parse';
+import { parseSeeds } from './parse';
 import s from './growlist.module.css';
 
 interface Props {

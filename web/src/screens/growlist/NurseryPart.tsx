@@ -1,10 +1,10 @@
 import type { Season } from '../../api/types';
 import { AddThing } from '../../edit/AddThing';
 import { Said, SaidNumber } from '../../edit/Said';
+import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
 import { moneySign } from '../../words/money';
 import { plural } from '../../words/sowing';
-import { parseText } from './parse';
 import s from './growlist.module.css';
 
 type Offer = Season['nursery'][number];

@@ -1,5 +1,6 @@
+import { parseText } from '../../edit/text';
 import { expect, it } from 'vitest';
-import { parseMaybeDate, parseMaybePercent, parseTest, parseText } from './parse';
+import { parseMaybeDate, parseMaybePercent, parseTest } from './parse';
 
 it.each([
   ['of 20, 17 came up', 20, 17],

@@ -2,14 +2,6 @@ import type { Parsed } from '../../edit/useDraft';
 import { parseNumber } from '../../edit/numbers';
 import { isDate } from '../../words/dates';
 
-const LONGEST = 200;
-
-export function parseText(typed: string): Parsed<string> {
-  const text = typed.replace(/\s+/g, ' ').trim();
-  if (text === '') return { ok: false, why: 'This cannot be empty. Give it a name.' };
-  return text.length > LONGEST ? { ok: false, why: `Keep it to ${LONGEST} letters.` } : { ok: true, value: text };
-}
-
 export const parseSeeds = (typed: string): Parsed<number> => parseNumber(typed, { least: 1, most: 1_000_000, whole: true });
 
 /** A date, or nothing. */

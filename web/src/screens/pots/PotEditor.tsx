@@ -3,10 +3,10 @@ import type { Container, Season } from '../../api/types';
 import { EditInUnit } from '../../edit/EditInUnit';
 import { EditBounded, EditNumber } from '../../edit/EditNumber';
 import { EditText } from '../../edit/EditText';
+import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
 import { money, moneySign } from '../../words/money';
 import { fromUnit, inUnit } from '../../words/units';
-import { parseText } from '../growlist/parse';
 import s from './pots.module.css';
 
 interface Props {

@@ -9,6 +9,7 @@ import { MixPart } from './MixPart';
 import { PotEditor } from './PotEditor';
 import { Shelf } from './Shelf';
 import { SuppliesPart } from './SuppliesPart';
+import { TraysPart } from './TraysPart';
 import { usePotting } from './usePotting';
 
 /** What they stand in, and in what: pots to scale, mixes as jars, bags and bales. */
@@ -77,6 +78,7 @@ function Pots({ shown }: { shown: OnScreen }) {
       </p>
       <MixPart season={season} potting={data} />
       <SuppliesPart season={season} potting={data} />
+      <TraysPart season={season} />
     </>
   );
 }

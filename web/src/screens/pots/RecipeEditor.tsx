@@ -4,8 +4,8 @@ import { EditText } from '../../edit/EditText';
 import { Said, SaidChoice } from '../../edit/Said';
 import { boundsOf } from '../../edit/bounds';
 import { parseNumber, showNumber } from '../../edit/numbers';
+import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
-import { parseText } from '../growlist/parse';
 import s from './pots.module.css';
 
 type Mix = Season['mixes'][number];

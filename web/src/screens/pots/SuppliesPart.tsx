@@ -1,14 +1,16 @@
 import type { Potting, Season, Supply } from '../../api/types';
 import { AddThing } from '../../edit/AddThing';
-import { EditNumber } from '../../edit/EditNumber';
+import { EditInUnit } from '../../edit/EditInUnit';
 import { Said, SaidChoice, SaidNumber } from '../../edit/Said';
+import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
 import { money, moneySign } from '../../words/money';
 import { inUnit, type Unit } from '../../words/units';
-import { parseText } from '../growlist/parse';
 import s from './pots.module.css';
 
 const US: Record<string, Unit> = { L: 'qt', kg: 'lb' };
+/** The same in small amounts. */
+const SMALL: Record<string, Unit> = { L: 'tbsp', kg: 'oz' };
 const unitOf = ({ unit }: Supply, us: boolean): Unit | undefined => (us ? US[unit] : undefined);
 
 const amount = (core: number, unit: Unit | undefined): number => (unit ? inUnit(core, unit) : core);
@@ -151,6 +153,14 @@ function Feed({ season, potting }: { season: Season; potting: Potting }) {
     );
   const supply = season.supplies.find(({ id }) => id === feed.supply);
   const save = (key: keyof typeof feed) => (to: unknown) => store.change([{ path: ['feed', key], to }], 'feed');
+  const us = season.units === 'us';
+  const water: Unit = us ? 'gal' : 'L';
+  const small = us && supply !== undefined ? SMALL[supply.unit] : undefined;
+  // As the bottle says it: tablespoons to a gallon, or of its unit to a litre.
+  const dose = {
+    word: small ?? supply?.unit ?? '',
+    times: (small ? inUnit(1, small) : 1) / inUnit(1, water),
+  };
   return (
     <section aria-labelledby="feed-title" className={s.feed}>
       <h3 id="feed-title">Feed</h3>
@@ -164,23 +174,24 @@ function Feed({ season, potting }: { season: Season; potting: Potting }) {
         />
         {potting.feed && (
           <>
-            : <span className="mono copper">{money(potting.feed.per_l, season.currency, true)}</span> a litre made up,{' '}
-            {tidy(potting.feed.litres)} L over the season.
+            : <span className="mono copper">{money(potting.feed.per_l / inUnit(1, water), season.currency, true)}</span> a{' '}
+            {us ? 'gallon' : 'litre'} made up, {tidy(inUnit(potting.feed.litres, water))} {water} over the season.
           </>
         )}
       </p>
-      <EditNumber
-        label="To a litre of water"
+      <EditInUnit
+        label={`To a ${us ? 'gallon' : 'litre'} of water`}
         name="dose_per_l"
-        after={supply?.unit ?? ''}
+        after={dose.word}
+        places={us ? 2 : 4}
         field="feed.dose_per_l"
-        value={feed.dose_per_l}
-        save={save('dose_per_l')}
+        value={feed.dose_per_l * dose.times}
+        save={(to) => save('dose_per_l')((to ?? 0) / dose.times)}
       />
-      <EditNumber
+      <EditInUnit
         label="For a flat, each time"
         name="litres_per_flat"
-        after="L"
+        unit={us ? 'qt' : 'L'}
         field="feed.litres_per_flat"
         value={feed.litres_per_flat}
         save={save('litres_per_flat')}

@@ -4,9 +4,9 @@ import { boundsOf } from '../../edit/bounds';
 import { EditNumber } from '../../edit/EditNumber';
 import { parseNumber } from '../../edit/numbers';
 import type { Parsed } from '../../edit/useDraft';
+import { parseText } from '../../edit/text';
 import { useStore, type OnScreen } from '../../season/SeasonContext';
 import { count, plural } from '../../words/sowing';
-import { parseText } from '../growlist/parse';
 import s from './raising.module.css';
 
 type Stage = Method['stages'][number];

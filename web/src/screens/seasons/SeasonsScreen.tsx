@@ -6,7 +6,7 @@ import type { SeasonLine } from '../../api/types';
 import { day } from '../../words/dates';
 import { plural } from '../../words/sowing';
 import { EditText } from '../../edit/EditText';
-import { parseText } from '../growlist/parse';
+import { parseText } from '../../edit/text';
 import { FromAnswers } from './FromAnswers';
 import { FromFile } from './FromFile';
 import { useSeasons } from './useSeasons';
