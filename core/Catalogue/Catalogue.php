@@ -131,6 +131,12 @@ final class Catalogue
             $things[$kind] = array_map(self::thing(...), array_values($rows));
         }
 
+        $things['mixes'] = [];
+        foreach (CatalogueFile::rows('recipes') as $row) {
+            $things['mixes'][(string) $row['id']] ??= self::thing($row);
+        }
+        $things['mixes'] = array_values($things['mixes']);
+
         return $things;
     }
 

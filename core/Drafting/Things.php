@@ -7,8 +7,9 @@ namespace JollyPenny\Core\Drafting;
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
 use JollyPenny\Core\Catalogue\PriceLevel;
+use stdClass;
 
-/** New things of a season: lamps, mats, pots, supplies, places, offers; from the catalogue or one's own, to be filled in. */
+/** New things of a season: lamps, mats, pots, supplies, recipes, places, offers; from the catalogue or one's own, to be filled in. */
 final readonly class Things
 {
     /** What one's own begins as, by list; prices in US dollars. */
@@ -22,6 +23,7 @@ final readonly class Things
         'containers' => ['name' => 'My pot', 'sites_per_unit' => 1, 'pack_price' => 0, 'life_seasons' => 3, 'volume_l' => 0.3, 'top_area_m2' => 0.005,
             'flats_per_unit' => 0.0555555555555556],
         'supplies' => ['name' => 'My mix', 'unit' => 'L', 'pack_price' => 8.5, 'pack_amount' => 15],
+        'mixes' => ['name' => 'My mix', 'parts' => [], 'shrinkage' => 0.08, 'minutes_per_l' => 1.2],
         'nursery' => ['name' => 'Six-pack', 'plants' => 6, 'price' => 5.49],
     ];
 
@@ -57,6 +59,9 @@ final readonly class Things
             $row = SeasonDraft::object($catalogue === null ? $this->own($list) : $this->draft->catalogueRow($list, $catalogue));
             $row->id ??= $name === '' ? Cell::text($row->name) : $name;
             $row->name = $this->draft->freeName($list, $name === '' ? Cell::text($row->name) : $name);
+            if ($list === 'mixes') {
+                $this->fillRecipe($row);
+            }
             if (in_array($list, self::PLACED, true)) {
                 $row->place = $place ?? $this->draft->place('bench');
             }
@@ -69,6 +74,17 @@ final readonly class Things
         }
 
         return $added;
+    }
+
+    /** The bags a recipe names are put into the season with it; one's own begins with one part of a bag that is there. */
+    private function fillRecipe(stdClass $recipe): void
+    {
+        foreach ([...Cell::rows($recipe->parts ?? null), ...Cell::rows($recipe->additives ?? null)] as $part) {
+            $part->supply = $this->draft->ensure('supplies', Cell::text($part->supply));
+        }
+        if ($recipe->parts === []) {
+            $recipe->parts = [(object) ['supply' => $this->draft->ensure('supplies', 'starter'), 'parts' => 1]];
+        }
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ import { inUnit } from '../../words/units';
 import { RecipeEditor } from './RecipeEditor';
 import { TillSteps } from './TillSteps';
 import { mixUnit, mixVolume } from './volume';
+import { AddThing } from '../../edit/AddThing';
 import { FieldsOf } from '../../edit/typed';
 import s from './pots.module.css';
 
@@ -64,6 +65,8 @@ export function MixPart({ season, potting }: { season: Season; potting: Potting 
         </ul>
         <TillSteps season={season} potting={potting} />
       </div>
+      <AddThing lists={[['mixes', 'Recipes', 'A recipe of my own']]} label="Add a recipe" added={setOpen} />
+      <p className="quiet">A recipe is used by the stages that name it (Raising).</p>
       {recipe && (
         <FieldsOf key={recipe.id} value={recipe.id}>
           <RecipeEditor season={season} recipe={recipe} />
