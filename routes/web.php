@@ -17,6 +17,7 @@ use App\Http\Controllers\PageController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ShoppingController;
 use App\Http\Controllers\ThingController;
 use App\Http\Controllers\WorkController;
 use App\Http\Controllers\WorkingController;
@@ -68,6 +69,10 @@ Route::prefix('api')
                 Route::get('setups/{setup}/methods/{method}/growth', [MethodController::class, 'growth']);
                 Route::get('setups/{setup}/bench', [BenchController::class, 'bench']);
                 Route::get('setups/{setup}/pots', [BenchController::class, 'pots']);
+                Route::get('setups/{setup}/shopping', [ShoppingController::class, 'show']);
+                Route::get('setups/{setup}/shopping.csv', [ShoppingController::class, 'file']);
+                Route::put('purchases/{token}', [ShoppingController::class, 'buy'])->where('token', '[A-Za-z0-9-]{8,40}');
+                Route::delete('purchases/{token}', [ShoppingController::class, 'unbuy'])->where('token', '[A-Za-z0-9-]{8,40}');
                 Route::post('things', [ThingController::class, 'store']);
                 Route::post('work', [WorkController::class, 'store']);
                 Route::get('work/{work}', [WorkController::class, 'show']);

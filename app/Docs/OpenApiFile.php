@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Docs;
 
+use App\Models\Purchase as Bought;
 use App\Work\WorkKind;
 use JollyPenny\Core\Bench\Bench;
 use JollyPenny\Core\Catalogue\PriceLevel;
@@ -20,6 +21,8 @@ use JollyPenny\Core\Pictures\SetupPicture;
 use JollyPenny\Core\Potting\Potting;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\File\SeasonSchema;
+use JollyPenny\Core\Shopping\Purchase;
+use JollyPenny\Core\Shopping\Shopping;
 use JollyPenny\Core\Tasks\Task;
 use JollyPenny\Core\Tasks\TimingNote;
 use JollyPenny\Core\Units\Currency;
@@ -79,6 +82,7 @@ final class OpenApiFile
         ]);
         [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
         [$grown] = array_map($shapes->of(...), [GrownStage::class, Bench::class, Potting::class]);
+        [$shopping, $purchase] = array_map($shapes->of(...), [Shopping::class, Purchase::class]);
         $workKind = $shapes->of(WorkKind::class);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
@@ -120,6 +124,12 @@ final class OpenApiFile
             ]),
             'Years' => self::object(['setups' => $list($years)]),
             'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'fit' => $text, 'work' => $whole], ['ready_made', 'copy', 'fit', 'work']),
+            'ShoppingState' => self::object(['shopping' => $shopping, 'purchases' => $list($purchase), 'shops' => $list($text)]),
+            'NewPurchase' => self::object(
+                ['kind' => ['enum' => Bought::KINDS], 'thing' => $text, 'name' => $text, 'packs' => $whole, 'paid' => $number, 'on' => $text,
+                    'shop' => $maybe, 'note' => $maybe],
+                ['shop', 'note'],
+            ),
             'NewWork' => self::object(['kind' => $workKind, 'setup' => $text]),
             'Work' => self::object([
                 'id' => $whole,

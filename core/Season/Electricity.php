@@ -9,6 +9,8 @@ namespace JollyPenny\Core\Season;
  */
 final readonly class Electricity
 {
+    use With;
+
     /**
      * @param  list<TariffWindow>  $windows
      */

@@ -11,6 +11,8 @@ use stdClass;
  */
 final readonly class Gear
 {
+    use With;
+
     public function __construct(
         public string $id,
         public string $name,

@@ -9,6 +9,8 @@ namespace JollyPenny\Core\Season;
  */
 final readonly class HeatCredit
 {
+    use With;
+
     public function __construct(
         public float $fraction,
         public float $pricePerKwh,

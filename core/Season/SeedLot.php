@@ -11,6 +11,8 @@ use stdClass;
  */
 final readonly class SeedLot
 {
+    use With;
+
     public function __construct(
         public string $id,
         public string $species,

@@ -11,6 +11,8 @@ use stdClass;
  */
 final readonly class TariffWindow
 {
+    use With;
+
     public function __construct(
         public ClockTime $from,
         public ClockTime $to,

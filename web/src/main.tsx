@@ -9,6 +9,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { keepKnown } from './season/known';
 import { keepOutbox } from './season/outbox';
+import { BUY, rememberBuying } from './season/purchases';
 import { CHANGE, newQueryClient } from './season/queue';
 import { App } from './shell/App';
 import { applyFonts } from './theme/tokens';
@@ -18,7 +19,8 @@ const queries = newQueryClient();
 const root = document.getElementById('app');
 if (root) {
   void keepKnown(queries);
-  void keepOutbox(queries, CHANGE);
+  rememberBuying(queries);
+  void keepOutbox(queries, [CHANGE, BUY]);
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>

@@ -573,6 +573,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/setups/{setup}/shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whole packs to buy, when each is needed, what was bought, what is still to pay */
+        get: operations["shopping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/shopping.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The list as a table */
+        get: operations["shoppingFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/purchases/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Something was bought; sent again, it counts once */
+        put: operations["buy"];
+        post?: never;
+        /** It was not bought after all */
+        delete: operations["unbuy"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/things": {
         parameters: {
             query?: never;
@@ -2246,6 +2298,82 @@ export interface components {
             /** @description usable in a pack */
             per_pack: number;
         };
+        /**
+         * @description The list for the shops, for one set-up: whole packs, when each is needed, what was bought of it and what that leaves to pay. What the
+         *     plan comes to at the till as things stand is what was paid and what is still to pay; the difference to the plan is said.
+         */
+        Shopping: {
+            /** @description what the plan needs, by the day it is needed */
+            items: components["schemas"]["ShoppingItem"][];
+            /** @description bought, and not needed by the plan */
+            unneeded: components["schemas"]["Purchase"][];
+            /** @description money at the till by the plan */
+            planned: number;
+            /** @description money so far, also for what was not needed */
+            paid: number;
+            /** @description money to pay */
+            still: number;
+            /** @description what was paid and is still to pay */
+            now: number;
+            /** @description money by which that is more than planned */
+            over: number;
+        };
+        /** @description One thing to buy in whole packs: what is needed of it and when, what there is, what was bought, what is still to pay. *\/ */
+        ShoppingItem: {
+            kind: string;
+            id: string;
+            name: string;
+            /** @description one buys it: seed, garden, hardware or nursery */
+            where: string;
+            /** @description of the season, in its unit; null where one is needed and no amount */
+            need: number | null;
+            /** @description there already */
+            in_stock: number | null;
+            /** @description in a pack */
+            holds: number | null;
+            /** @description L, kg, seeds, plants or each */
+            unit: string;
+            /** @description to buy by the plan, before anything was bought */
+            packs: number;
+            /** @description for a pack, as planned */
+            price: number;
+            /** @description money for all packs by the plan */
+            planned: number;
+            /** @description packs */
+            bought: number;
+            /** @description money for those */
+            paid: number;
+            /** @description packs still to buy */
+            left: number;
+            /** @description money for those */
+            still: number;
+            /** @description packs bought beyond what the plan needs */
+            beyond: number;
+            /** @description day to order seed by, or to buy the rest */
+            order_by: string | null;
+            /** @description first day it is used */
+            needed_on: string | null;
+            /** @description that need it */
+            crops: string[];
+        };
+        /** @description Packs of one thing that were bought, at what was paid for all of them. *\/ */
+        Purchase: {
+            /** @description given where it was written down, so that it counts once however often it is sent */
+            id: string;
+            /** @description as in the result's shopping list */
+            kind: string;
+            /** @description id of what was bought, in the season */
+            thing: string;
+            name: string;
+            /** @description at least 1 */
+            packs: number;
+            /** @description money for all of them */
+            paid: number;
+            /** @description the day, as year-month-day */
+            on: string;
+            shop: string;
+            note: string;
+        };
         /** @enum {string} */
         WorkKind: "mix";
         Result: {
@@ -2287,6 +2415,22 @@ export interface components {
             copy?: string;
             fit?: string;
             work?: number;
+        };
+        ShoppingState: {
+            shopping: components["schemas"]["Shopping"];
+            purchases: components["schemas"]["Purchase"][];
+            shops: string[];
+        };
+        NewPurchase: {
+            /** @enum {unknown} */
+            kind: "seed" | "supply" | "container" | "trayware" | "light" | "mat" | "appliance" | "gear" | "nursery" | "trip";
+            thing: string;
+            name: string;
+            packs: number;
+            paid: number;
+            on: string;
+            shop?: string | null;
+            note?: string | null;
         };
         NewWork: {
             kind: components["schemas"]["WorkKind"];
@@ -3530,6 +3674,100 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description Signed out */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    shopping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShoppingState"];
+                };
+            };
+        };
+    };
+    shoppingFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description CSV, RFC 4180 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+        };
+    };
+    buy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                /** @description given where it was written down */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPurchase"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    unbuy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
             204: {
                 headers: {
                     [name: string]: unknown;

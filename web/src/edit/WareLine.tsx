@@ -48,7 +48,7 @@ export function WareLine({ season, list, row, children }: Props) {
         type="button"
         className="plain"
         data-action={`remove-${row.id}`}
-        aria-label={`Take out ${row.name}`}
+        aria-label={`Take it out: ${row.name}`}
         onClick={() => store.apply([{ path: [list, row.id], to: null }], `${row.name} taken out`)}
       >
         Take it out

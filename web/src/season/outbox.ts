@@ -67,14 +67,15 @@ function persister(name: string): Persister {
 }
 
 /** Keeps what is on its way, and sends what was left behind. Setting what is set already changes nothing. */
-export async function keepOutbox(client: QueryClient, kind: string): Promise<void> {
+export async function keepOutbox(client: QueryClient, kinds: readonly string[]): Promise<void> {
   const [, restored] = persistQueryClient({
     queryClient: client,
     persister: persister(await windowName()),
     maxAge: Infinity,
     dehydrateOptions: {
       shouldDehydrateQuery: () => false,
-      shouldDehydrateMutation: ({ options, state }) => options.mutationKey?.[0] === kind && state.status === 'pending',
+      shouldDehydrateMutation: ({ options, state }) =>
+        kinds.includes(String(options.mutationKey?.[0])) && state.status === 'pending',
     },
   });
   await restored;

@@ -119,7 +119,7 @@ it('keeps a change while the server is away, and sends it when it is back', asyn
 
 it('keeps a change over a reload, and the next window sends it', async () => {
   const queries = await opened();
-  await keepOutbox(queries, CHANGE);
+  await keepOutbox(queries, [CHANGE]);
   await set(queries, 12);
   await vi.waitFor(() => expect(Object.keys(localStorage).filter((key) => key.includes('outbox'))).toHaveLength(1));
   const left = { ...localStorage };
@@ -132,7 +132,7 @@ it('keeps a change over a reload, and the next window sends it', async () => {
   onlineManager.setOnline(true);
   const next = newQueryClient();
   next.mount();
-  await keepOutbox(next, CHANGE);
+  await keepOutbox(next, [CHANGE]);
   await vi.waitFor(() => expect(hours(next)).toBe(12), 10_000);
   expect(sent.at(-1)).toMatchObject({ from: 16, to: 12 });
 });
@@ -174,7 +174,7 @@ it('takes over what a window that is gone has left, and nothing of one that live
   });
   answers.push(() => json(state(9, 2)));
   const queries = await opened();
-  await keepOutbox(queries, CHANGE);
+  await keepOutbox(queries, [CHANGE]);
   await vi.waitFor(() => expect(hours(queries)).toBe(9));
   expect(sent).toHaveLength(1);
   expect(localStorage.getItem('jolly-penny-outbox-alive')).not.toBeNull();

@@ -20,6 +20,7 @@ const screens = {
   raising: () => import('../screens/raising/RaisingScreen').then((module) => ({ default: module.RaisingScreen })),
   pots: () => import('../screens/pots/PotsScreen').then((module) => ({ default: module.PotsScreen })),
   bench: () => import('../screens/bench/BenchScreen').then((module) => ({ default: module.BenchScreen })),
+  shopping: () => import('../screens/shopping/ShoppingScreen').then((module) => ({ default: module.ShoppingScreen })),
   cautions: () => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
 };
 const SeasonsScreen = lazy(screens.seasons);
@@ -28,6 +29,7 @@ const CalendarScreen = lazy(screens.calendar);
 const RaisingScreen = lazy(screens.raising);
 const PotsScreen = lazy(screens.pots);
 const BenchScreen = lazy(screens.bench);
+const ShoppingScreen = lazy(screens.shopping);
 const CautionsScreen = lazy(screens.cautions);
 const account = () => import('../screens/account/AccountScreens');
 const AccountScreen = lazy(() => account().then((module) => ({ default: module.AccountScreen })));
@@ -65,6 +67,7 @@ export function App() {
                 <Route path="pots" element={<PotsScreen />} />
                 <Route path="bench" element={<BenchScreen />} />
                 <Route path="compare" element={<CompareScreen />} />
+                <Route path="shopping" element={<ShoppingScreen />} />
                 <Route path="crops/:crop" element={<SeedlingScreen />} />
               </Route>
               <Route element={<PlainFrame scheme={scheme} toggle={toggle} />}>

@@ -6,4 +6,5 @@ export const STEPS = [
   { path: 'bench', name: 'Bench' },
   { path: 'calendar', name: 'Calendar' },
   { path: 'compare', name: 'Compare' },
+  { path: 'shopping', name: 'Shopping' },
 ];

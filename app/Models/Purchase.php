@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+use JollyPenny\Core\Shopping\Purchase as Bought;
+
+/**
+ * Something bought for a season, at the price paid.
+ *
+ * @property int $season_id
+ * @property string $token
+ * @property string $kind
+ * @property string $thing  its id in the season
+ * @property string $name  as it was called then
+ * @property int $packs
+ * @property string $paid  exact, for all packs
+ * @property Carbon $bought_on
+ * @property string $shop
+ * @property string $note
+ */
+final class Purchase extends Model
+{
+    public const KINDS = ['seed', 'supply', 'container', 'trayware', 'light', 'mat', 'appliance', 'gear', 'nursery', 'trip'];
+
+    /** Of one season. */
+    public const MOST = 2000;
+
+    protected $guarded = ['id'];
+
+    /** @var array<string, string> */
+    protected $casts = ['packs' => 'integer', 'paid' => 'decimal:4', 'bought_on' => 'immutable_date'];
+
+    public function bought(): Bought
+    {
+        return new Bought($this->token, $this->kind, $this->thing, $this->name, $this->packs, (float) $this->paid,
+            $this->bought_on->format('Y-m-d'), $this->shop, $this->note);
+    }
+}

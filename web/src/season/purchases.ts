@@ -1,0 +1,55 @@
+import { useMutation, useMutationState, type QueryClient } from '@tanstack/react-query';
+import { answered, client, worthRetrying } from '../api/client';
+import type { NewPurchase, Purchase } from '../api/types';
+
+/** The kind of mutations that say what was bought; kept over a reload, like changes. */
+export const BUY = 'buy';
+const RETRY_MS = 3000;
+
+/** Something bought, or with `bought` null, not bought after all. Its token makes it count once, however often it is sent. */
+export interface Buying {
+  season: number;
+  token: string;
+  bought: NewPurchase | null;
+}
+
+async function send({ season, token, bought }: Buying): Promise<void> {
+  const params = { path: { season, token } };
+  await (bought === null
+    ? answered(client.DELETE('/api/seasons/{season}/purchases/{token}', { params }))
+    : answered(client.PUT('/api/seasons/{season}/purchases/{token}', { params, body: bought })));
+}
+
+/** How purchases are sent, also those that an earlier page left behind. */
+export function rememberBuying(queries: QueryClient): void {
+  queries.setMutationDefaults([BUY], {
+    mutationFn: send,
+    retry: (_, error) => worthRetrying(error),
+    retryDelay: RETRY_MS,
+    onSettled: (_data, _error, { season }: Buying) => void queries.invalidateQueries({ queryKey: ['shopping', season] }),
+  });
+}
+
+/** Says what was bought; and what of it is still on its way. */
+export function useBuying(season: number) {
+  const { mutateAsync } = useMutation<void, Error, Buying>({ mutationKey: [BUY, season], scope: { id: `buy-${season}` } });
+  const waiting = useMutationState({
+    filters: { mutationKey: [BUY, season], status: 'pending' },
+    select: ({ state }) => state.variables as Buying,
+  });
+  return {
+    waiting,
+    buy: (bought: NewPurchase, token: string = crypto.randomUUID()) => mutateAsync({ season, token, bought }),
+    unbuy: (token: string) => mutateAsync({ season, token, bought: null }),
+  };
+}
+
+/** What was bought as the server has it, with what is on its way on top. */
+export function withWaiting(known: Purchase[], waiting: Buying[]): Purchase[] {
+  const now = new Map(known.map((one) => [one.id, one]));
+  for (const { token, bought } of waiting) {
+    if (bought === null) now.delete(token);
+    else now.set(token, { ...bought, id: token, shop: bought.shop ?? '', note: bought.note ?? '' });
+  }
+  return [...now.values()];
+}
