@@ -14,6 +14,7 @@ use JollyPenny\Core\Choosing\CropChoice;
 use JollyPenny\Core\Choosing\Difference;
 use JollyPenny\Core\Choosing\GrownStage;
 use JollyPenny\Core\Choosing\Relief;
+use JollyPenny\Core\Ledger\Ledger;
 use JollyPenny\Core\Pictures\BenchDays;
 use JollyPenny\Core\Pictures\ComparedStacks;
 use JollyPenny\Core\Pictures\Moved;
@@ -82,7 +83,7 @@ final class OpenApiFile
         ]);
         [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
         [$grown] = array_map($shapes->of(...), [GrownStage::class, Bench::class, Potting::class]);
-        [$shopping, $purchase] = array_map($shapes->of(...), [Shopping::class, Purchase::class]);
+        [$shopping, $purchase] = array_map($shapes->of(...), [Shopping::class, Purchase::class, Ledger::class]);
         $workKind = $shapes->of(WorkKind::class);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
@@ -124,6 +125,8 @@ final class OpenApiFile
             ]),
             'Years' => self::object(['setups' => $list($years)]),
             'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'fit' => $text, 'work' => $whole], ['ready_made', 'copy', 'fit', 'work']),
+            'Workbook' => self::object(['file' => ['type' => 'string', 'description' => 'xlsx or ods, in base64']]),
+            'WorkbookChanges' => self::object(['changes' => $list(self::object(['path' => $path, 'label' => $text, 'from' => $number, 'to' => $number]))]),
             'ShoppingState' => self::object(['shopping' => $shopping, 'purchases' => $list($purchase), 'shops' => $list($text)]),
             'NewPurchase' => self::object(
                 ['kind' => ['enum' => Bought::KINDS], 'thing' => $text, 'name' => $text, 'packs' => $whole, 'paid' => $number, 'on' => $text,

@@ -66,7 +66,7 @@ final class Gardener
     /** Types a number or a name into a field, and writes it into the file. */
     public function types(string $field, string $typed, array $path, mixed $value): void
     {
-        $this->open();
+        $this->reaches("input[name='{$field}']");
         $this->test->type($field, $typed);
         $this->put($path, $value);
     }
@@ -197,6 +197,16 @@ final class Gardener
             }
         }
         throw new RuntimeException("The file has no \"{$id}\": ".implode(', ', array_column($rows, 'id')));
+    }
+
+    /** Opens what is folded, until the field stands there: a screen may be drawn anew meanwhile. */
+    private function reaches(string $css): void
+    {
+        $this->test->waitFor(function () use ($css): ?bool {
+            $this->open();
+
+            return ($this->test->browser->findElements(WebDriverBy::cssSelector($css))[0] ?? null)?->isDisplayed() ?: null;
+        }, "{$css} to be reached");
     }
 
     private function open(): void

@@ -34,7 +34,7 @@ it('keeps what was bought once, however often it is sent, and takes it back', fu
 it('refuses what cannot have been bought, in words', function (array $wrong, string $key) {
     [$user, $season] = gardener();
     $this->actingAs($user)->putJson("/api/seasons/{$season->id}/purchases/token-0001", ofStarter($wrong))
-        ->assertStatus(422)->assertJsonPath('errors.0.path', [$key]);
+        ->assertStatus(422)->assertJsonPath('faults.0.path', $key);
 })->with([
     [['packs' => 0], 'packs'],
     [['packs' => 1.5], 'packs'],

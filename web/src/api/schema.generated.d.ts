@@ -365,6 +365,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/setups/{setup}/ledger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Crops by heads, every row and column adding up to the coin */
+        get: operations["ledger"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/ledger.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The ledger as a table */
+        get: operations["ledgerFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/result.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The set-up's result, as bin/jolly cost prints it */
+        get: operations["resultFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/workbook.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The ledger as a workbook with live formulas */
+        get: operations["workbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/workbook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A filled workbook read back: what was changed in it, to be taken over one by one */
+        post: operations["readWorkbook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/methods": {
         parameters: {
             query?: never;
@@ -2374,6 +2459,59 @@ export interface components {
             shop: string;
             note: string;
         };
+        /** @description What a season costs, crop by crop and head by head; every row and every column adds up to the coin. *\/ */
+        Ledger: {
+            /** @description those under which something stands */
+            heads: {
+                head: string;
+                words: string;
+            }[];
+            /** @description crops in the order of the season */
+            rows: components["schemas"]["LedgerRow"][];
+            /** @description money by head */
+            totals: {
+                [key: string]: number;
+            };
+            /** @description money in all */
+            cost: number;
+            /** @description of work */
+            hours: number;
+            /** @description money for them */
+            hours_worth: number;
+            /** @description money, with the hours */
+            with_time: number;
+            /** @description money from what is sold */
+            income: number;
+            /** @description money at the till */
+            cash_now: number;
+            /** @description money */
+            electricity_bill: number;
+            /** @description money for a finished seedling */
+            per_finished: number | null;
+            /** @description decimals of the currency */
+            places: number;
+        };
+        /** @description A crop's line: money by head, in whole coins. *\/ */
+        LedgerRow: {
+            crop: string;
+            name: string;
+            /** @description its name; null where it is bought */
+            method: string | null;
+            /** @description money by head */
+            heads: {
+                [key: string]: number;
+            };
+            /** @description money, the sum of those */
+            cost: number;
+            /** @description seedlings on average, or plants bought */
+            finished: number | null;
+            /** @description money */
+            per_finished: number | null;
+            /** @description of work */
+            hours: number | null;
+            /** @description money */
+            income: number | null;
+        };
         /** @enum {string} */
         WorkKind: "mix";
         Result: {
@@ -2415,6 +2553,18 @@ export interface components {
             copy?: string;
             fit?: string;
             work?: number;
+        };
+        Workbook: {
+            /** @description xlsx or ods, in base64 */
+            file: string;
+        };
+        WorkbookChanges: {
+            changes: {
+                path: (string | number)[];
+                label: string;
+                from: number;
+                to: number;
+            }[];
         };
         ShoppingState: {
             shopping: components["schemas"]["Shopping"];
@@ -3304,6 +3454,126 @@ export interface operations {
                     "application/json": components["schemas"]["SeasonState"];
                 };
             };
+        };
+    };
+    ledger: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The ledger */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ledger"];
+                };
+            };
+        };
+    };
+    ledgerFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description CSV, RFC 4180 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+        };
+    };
+    resultFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The result */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Result"];
+                };
+            };
+        };
+    };
+    workbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+                format: "xlsx" | "ods";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The workbook */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+        };
+    };
+    readWorkbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Workbook"];
+            };
+        };
+        responses: {
+            /** @description Its changes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkbookChanges"];
+                };
+            };
+            422: components["responses"]["Faults"];
         };
     };
     addMethod: {

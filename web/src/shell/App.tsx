@@ -21,6 +21,7 @@ const screens = {
   pots: () => import('../screens/pots/PotsScreen').then((module) => ({ default: module.PotsScreen })),
   bench: () => import('../screens/bench/BenchScreen').then((module) => ({ default: module.BenchScreen })),
   shopping: () => import('../screens/shopping/ShoppingScreen').then((module) => ({ default: module.ShoppingScreen })),
+  ledger: () => import('../screens/ledger/LedgerScreen').then((module) => ({ default: module.LedgerScreen })),
   cautions: () => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
 };
 const SeasonsScreen = lazy(screens.seasons);
@@ -30,6 +31,7 @@ const RaisingScreen = lazy(screens.raising);
 const PotsScreen = lazy(screens.pots);
 const BenchScreen = lazy(screens.bench);
 const ShoppingScreen = lazy(screens.shopping);
+const LedgerScreen = lazy(screens.ledger);
 const CautionsScreen = lazy(screens.cautions);
 const account = () => import('../screens/account/AccountScreens');
 const AccountScreen = lazy(() => account().then((module) => ({ default: module.AccountScreen })));
@@ -67,6 +69,7 @@ export function App() {
                 <Route path="pots" element={<PotsScreen />} />
                 <Route path="bench" element={<BenchScreen />} />
                 <Route path="compare" element={<CompareScreen />} />
+                <Route path="ledger" element={<LedgerScreen />} />
                 <Route path="shopping" element={<ShoppingScreen />} />
                 <Route path="crops/:crop" element={<SeedlingScreen />} />
               </Route>

@@ -53,8 +53,8 @@ function Steps({ season }: { season: number }) {
   useEffect(() => {
     document.title = [here?.name, name, 'Jolly Penny'].filter(Boolean).join(' · ');
   }, [here, name]);
-  const links = STEPS.map(({ path, name }, index) => (
-    <li key={path}>
+  const links = STEPS.map(({ path, name, begins }, index) => (
+    <li key={path} data-begins={begins}>
       <NavLink
         to={`/seasons/${season}/${path}`}
         className={path === here?.path ? 'here' : undefined}

@@ -1,10 +1,11 @@
-/** The steps of the work that have a screen, in working order. */
-export const STEPS = [
+/** The steps of the work that have a screen, in working order; a group of them begins where that is said: planning, doing, looking back. */
+export const STEPS: readonly { path: string; name: string; begins?: boolean }[] = [
   { path: 'list', name: 'List' },
   { path: 'raising', name: 'Raising' },
   { path: 'pots', name: 'Pots and mix' },
   { path: 'bench', name: 'Bench' },
   { path: 'calendar', name: 'Calendar' },
   { path: 'compare', name: 'Compare' },
-  { path: 'shopping', name: 'Shopping' },
+  { path: 'shopping', name: 'Shopping', begins: true },
+  { path: 'ledger', name: 'Ledger', begins: true },
 ];

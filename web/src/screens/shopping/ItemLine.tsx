@@ -4,6 +4,7 @@ import { shortDay } from '../../words/dates';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
 import { inUnit, type Unit } from '../../words/units';
+import { smallVolume } from '../pots/volume';
 import { PurchaseLine } from './PurchaseLine';
 import s from './shopping.module.css';
 
@@ -19,12 +20,24 @@ interface Props {
 
 const US: Record<string, Unit> = { L: 'qt', kg: 'lb' };
 const WORDS: Record<string, string> = { each: '', seeds: ' seeds', plants: ' plants' };
+/** Less is said in small units. Litres. */
+const SMALL_L = 0.5;
 
 /** An amount as it is said at the shelf: "3.7 qt", "97 seeds", "69". */
 function amount(value: number, unit: string, us: boolean): string {
+  if (unit === 'L' && value < SMALL_L) return smallVolume(value, us);
   const shown = us ? US[unit] : undefined;
   const number = shown ? inUnit(value, shown) : value;
-  return `${number.toLocaleString('en', { maximumFractionDigits: number < 20 && unit !== 'seeds' && unit !== 'each' ? 1 : 0 })}${WORDS[unit] ?? ` ${shown ?? unit}`}`;
+  const places = number < 20 && unit !== 'seeds' && unit !== 'each' ? 1 : 0;
+  return `${number.toLocaleString('en', { maximumFractionDigits: places })}${WORDS[unit] ?? ` ${shown ?? unit}`}`;
+}
+
+/** How many packs of what, and what for: "2 packs of 15 seeds for 24 seeds", "4: 5 needed, 1 there". */
+function packsFor({ packs, holds, need, in_stock: stock, unit }: ShoppingItem, us: boolean): string {
+  if (holds === null) return packs > 1 ? `${packs} of them` : '';
+  if (holds <= 1 && need !== null) return `${packs}: ${need} needed${stock !== null && stock > 0 ? `, ${stock} there` : ''}`;
+  const there = stock !== null && stock > 0 ? ` beside ${amount(stock, unit, us)} you have` : '';
+  return `${packs} ${plural(packs, 'pack')} of ${amount(holds, unit, us)}${need === null ? '' : ` for ${amount(need, unit, us)}`}${there}`;
 }
 
 /** One thing of the list: ticked off with one press, at the planned price until the paid one is typed. */
@@ -32,12 +45,7 @@ export function ItemLine({ season, item, bought, waiting, tick, save, remove }: 
   const us = season.units === 'us';
   const packs = bought.reduce((sum, one) => sum + one.packs, 0);
   const done = packs >= item.packs;
-  const why = [
-    item.packs > 1 || item.holds !== null ? `${item.packs} ${plural(item.packs, 'pack')}` : null,
-    item.holds !== null && item.holds > 1 ? `of ${amount(item.holds, item.unit, us)}` : null,
-    item.need !== null ? `for ${amount(item.need, item.unit, us)}` : null,
-    item.in_stock !== null && item.in_stock > 0 ? `beside ${amount(item.in_stock, item.unit, us)} you have` : null,
-  ].filter(Boolean);
+  const why = packsFor(item, us);
   return (
     <li className={clsx(s.item, done && s.done)} data-item={`${item.kind}-${item.id}`}>
       <label className={s.tick}>
@@ -50,9 +58,9 @@ export function ItemLine({ season, item, bought, waiting, tick, save, remove }: 
         <span>
           <b>{item.name}</b>
           <small>
-            {why.join(' ')}
+            {why}
             {item.order_by !== null &&
-              `${why.length > 0 ? '; ' : ''}${item.kind === 'seed' ? 'order' : 'have it'} by ${shortDay(item.order_by, us)}`}
+              `${why === '' ? '' : '; '}${item.kind === 'seed' ? 'order' : 'have it'} by ${shortDay(item.order_by, us)}`}
             {!done && packs > 0 && `; ${item.packs - packs} still to buy`}
             {packs > item.packs && `; ${packs - item.packs} more than the plan needs`}
           </small>

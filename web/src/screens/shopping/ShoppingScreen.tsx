@@ -101,84 +101,88 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
         </p>
       )}
       {items.length === 0 && <p className="empty">Nothing is to buy for this set-up: what it takes is there.</p>}
-      <div className={s.receipt} data-part="receipt">
-        {WHERE.map(([where, title]) => {
-          const rows = items.filter((item) => item.where === where);
-          return rows.length === 0 ? null : (
-            <section key={where} aria-labelledby={`shop-${where}`}>
-              <h2 id={`shop-${where}`}>{title}</h2>
+      <div className={s.columns}>
+        <div className={s.receipt} data-part="receipt">
+          {WHERE.map(([where, title]) => {
+            const rows = items.filter((item) => item.where === where);
+            return rows.length === 0 ? null : (
+              <section key={where} aria-labelledby={`shop-${where}`}>
+                <h2 id={`shop-${where}`}>{title}</h2>
+                <ul>
+                  {rows.map((item) => (
+                    <ItemLine
+                      key={item.kind + item.id}
+                      season={season}
+                      item={item}
+                      bought={of(item)}
+                      waiting={onItsWay}
+                      tick={() => tick(item)}
+                      save={(token, next) => buy(next, token)}
+                      remove={(token) => speak(unbuy(token))}
+                    />
+                  ))}
+                </ul>
+              </section>
+            );
+          })}
+          {beside.length > 0 && (
+            <section aria-labelledby="shop-beside" data-part="unneeded">
+              <h2 id="shop-beside">Bought, and not needed for this set-up</h2>
               <ul>
-                {rows.map((item) => (
-                  <ItemLine
-                    key={item.kind + item.id}
-                    season={season}
-                    item={item}
-                    bought={of(item)}
-                    waiting={onItsWay}
-                    tick={() => tick(item)}
-                    save={(token, next) => buy(next, token)}
-                    remove={(token) => speak(unbuy(token))}
-                  />
+                {beside.map((one) => (
+                  <li key={one.id} className={s.item}>
+                    <b>{one.name}</b>
+                    {line(one)}
+                  </li>
                 ))}
               </ul>
             </section>
-          );
-        })}
-        {beside.length > 0 && (
-          <section aria-labelledby="shop-beside" data-part="unneeded">
-            <h2 id="shop-beside">Bought, and not needed for this set-up</h2>
-            <ul>
-              {beside.map((one) => (
-                <li key={one.id} className={s.item}>
-                  <b>{one.name}</b>
-                  {line(one)}
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
-        <OffTheList season={season} shop={shop} today={here()} buy={(next) => speak(buy(next))} />
-        <dl className={s.sums} aria-busy={waiting.length > 0}>
-          <div>
-            <dt>By the plan</dt>
-            <dd>
-              <button
-                type="button"
-                className="figure"
-                data-figure="cash_now"
-                onClick={() => ask({ figure: 'cash_now', crop: null })}
-              >
-                {sum(planned)}
-              </button>
-            </dd>
-          </div>
-          <div>
-            <dt>Paid so far</dt>
-            <dd data-sum="paid">{sum(paid)}</dd>
-          </div>
-          <div>
-            <dt>Still to pay</dt>
-            <dd data-sum="still">{sum(still)}</dd>
-          </div>
-          <div className={s.total}>
-            <dt>
-              At the till, in all
-              {Math.abs(over) >= 0.005 && (
-                <small>
-                  {' '}
-                  {moneyChange(over, season.currency)} against the plan
-                  {unneeded.length > 0 ? ', with what was not needed' : ''}
-                </small>
-              )}
-            </dt>
-            <dd data-sum="now">{sum(now)}</dd>
-          </div>
-        </dl>
-        {waiting.length > 0 && (
-          <p className="quiet" role="status">
-            {waiting.length} kept here; the sums follow when the server answers.
-          </p>
-        )}
+          )}
+          <OffTheList season={season} shop={shop} today={here()} buy={(next) => speak(buy(next))} />
+        </div>
+        <aside className={s.side} aria-label="What it comes to">
+          <dl className={s.sums} aria-busy={waiting.length > 0}>
+            <div>
+              <dt>By the plan</dt>
+              <dd>
+                <button
+                  type="button"
+                  className="figure"
+                  data-figure="cash_now"
+                  onClick={() => ask({ figure: 'cash_now', crop: null })}
+                >
+                  {sum(planned)}
+                </button>
+              </dd>
+            </div>
+            <div>
+              <dt>Paid so far</dt>
+              <dd data-sum="paid">{sum(paid)}</dd>
+            </div>
+            <div>
+              <dt>Still to pay</dt>
+              <dd data-sum="still">{sum(still)}</dd>
+            </div>
+            <div className={s.total}>
+              <dt>
+                At the till, in all
+                {Math.abs(over) >= 0.005 && (
+                  <small>
+                    {' '}
+                    {moneyChange(over, season.currency)} against the plan
+                    {unneeded.length > 0 ? ', with what was not needed' : ''}
+                  </small>
+                )}
+              </dt>
+              <dd data-sum="now">{sum(now)}</dd>
+            </div>
+          </dl>
+          {waiting.length > 0 && (
+            <p className="quiet" role="status">
+              {waiting.length} kept here; the sums follow when the server answers.
+            </p>
+          )}
+        </aside>
       </div>
     </>
   );

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\WebDriverBy;
+use Tests\Browser\BrowserTestCase;
+
+function openShopping(BrowserTestCase $test, string $screen = 'shopping', int $width = 1280): void
+{
+    $test->visit('/', $width, 844);
+    $test->find('[data-part="stack-svg"]');
+    $test->visit(str_replace('compare', $screen, $test->path()), $width, 844);
+    $test->find("[data-part='".($screen === 'shopping' ? 'receipt' : 'ledger')."']");
+}
+
+it('ticks off what was bought at its price, and what comes to at the till follows', function (int $width) {
+    openShopping($this, width: $width);
+    $now = $this->text('[data-sum="now"]');
+    $this->click('input[name="tick-supply-starter"]');
+    $this->waitFor(fn () => $this->text('[data-sum="paid"]') === '$8.49' ?: null, 'the planned price to be paid');
+    expect($this->text('[data-sum="now"]'))->toBe($now);
+    $field = (string) $this->find('[data-item="supply-starter"] input[name$=".paid"]')->getAttribute('name');
+    $this->type($field, '7.99');
+    $this->waitFor(fn () => $this->text('[data-sum="paid"]') === '$7.99' ?: null, 'the paid price');
+    $this->type(str_replace('.paid', '.shop', $field), 'Corner shop');
+    // The next is bought in the same shop.
+    $this->click('input[name="tick-seed-tom-copper"]');
+    $this->waitFor(fn () => $this->find('[data-item="seed-tom-copper"] input[name$=".shop"]')->getAttribute('value') === 'Corner shop' ?: null, 'the shop');
+    $this->waitFor(fn () => $this->text('[data-sum="paid"]') === '$11.94' ?: null, 'both');
+    expect($this->overflows())->toBeFalse();
+    $this->click('[data-item="supply-starter"] [data-action="unbuy"]');
+    $this->waitFor(fn () => $this->text('[data-sum="paid"]') === '$3.95' ?: null, 'it not to be bought');
+    expect($this->text('[data-sum="now"]'))->toBe($now)->and($this->consoleErrors())->toBe([]);
+})->with([1280, 390]);
+
+it('plans with what was bought instead, and the till says what that did', function () {
+    openShopping($this);
+    $this->click('input[name="tick-supply-potting"]');
+    $this->click('[data-item="supply-potting"] [data-action="instead"]');
+    $fill = function (string $name, string $text): void {
+        $this->find("input[name='instead-{$name}']")->sendKeys([Facebook\WebDriver\WebDriverKeys::CONTROL, 'a']);
+        $this->find("input[name='instead-{$name}']")->sendKeys($text);
+    };
+    $fill('name', 'Bargain mix');
+    $fill('price', 'cheap');
+    $this->click('[data-part="instead"] button[type="submit"]');
+    expect($this->text('[data-part="instead"] [role="alert"]'))->toContain('price');
+    $fill('price', '22.40');
+    $fill('holds', '30');
+    $this->click('[data-part="instead"] button[type="submit"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'Bargain mix instead of') ?: null, 'the till to say so');
+    $this->waitFor(fn () => str_contains($this->text('[data-item="supply-potting"]'), '1 still to buy') ?: null, 'one more pack, as it holds less');
+    $this->waitFor(fn () => $this->text('[data-sum="paid"]') === '$22.40' ?: null, 'its price');
+});
+
+it('keeps what is ticked in a shop without signal, and sends it once', function () {
+    openShopping($this, width: 390);
+    $this->waitFor(fn () => $this->browser->executeAsyncScript(
+        'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null))') ?: null, 'the service worker');
+    usleep(800_000);
+    $this->server(false);
+    try {
+        $this->click('input[name="tick-seed-tom-copper"]');
+        $this->find('[data-item="seed-tom-copper"] [data-purchase]');
+        $this->visit($this->path(), 390, 844);
+        $this->waitFor(fn () => str_contains($this->text('[data-item="seed-tom-copper"]'), 'kept here') ?: null, 'it to be kept over a reload');
+    } finally {
+        $this->server(true);
+    }
+    $this->waitFor(fn () => $this->text('[data-sum="paid"]') === '$3.95' ?: null, 'it to be sent', 25);
+    expect($this->browser->findElements(WebDriverBy::cssSelector('[data-purchase]')))->toHaveCount(1);
+});
+
+it('writes down what was on no list', function () {
+    openShopping($this);
+    $this->browser->executeScript('document.querySelectorAll("main details").forEach((d) => { d.open = true; })');
+    $this->find('input[name="off-name"]')->sendKeys('A garden gnome');
+    $this->find('input[name="off-paid"]')->sendKeys('12');
+    $this->press('Write it down');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="unneeded"]'), 'A garden gnome') ?: null, 'the gnome');
+    $this->waitFor(fn () => $this->text('[data-sum="paid"]') === '$12.00' ?: null, 'its price');
+    expect($this->text('main'))->toContain('with what was not needed');
+});
+
+it('opens the working of an amount in the ledger, whose parts add up', function () {
+    openShopping($this, 'ledger');
+    $cents = fn (string $text): int => (int) round(100 * (float) str_replace(['$', ',', '−'], ['', '', '-'], $text));
+    $rows = array_map(fn ($row) => $row->getText(), $this->browser->findElements(WebDriverBy::cssSelector('[data-part="ledger"] tbody td:nth-last-child(3)')));
+    $all = $this->text('[data-part="ledger"] tfoot td:nth-last-child(3)');
+    expect(array_sum(array_map($cents, $rows)))->toBe($cents($all));
+    $this->click('[data-part="ledger"] tbody tr:first-child .figure');
+    $this->find('[data-part="working"], .ant-drawer-body');
+});
+
+it('has no serious accessibility finding on the list and the ledger, in both themes', function (string $screen, int $width) {
+    openShopping($this, $screen, $width);
+    $screen === 'shopping' && $this->click('input[name="tick-seed-tom-copper"]');
+    usleep(600_000);
+    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
+    $this->otherTheme();
+    expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
+})->with(['shopping', 'ledger'])->with([1280, 390]);

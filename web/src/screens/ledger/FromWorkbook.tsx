@@ -1,0 +1,116 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { answered, client, words } from '../../api/client';
+import type { Path, Season } from '../../api/types';
+import { useStore } from '../../season/SeasonContext';
+import s from './ledger.module.css';
+
+interface Found {
+  path: Path;
+  label: string;
+  from: number;
+  to: number;
+}
+
+const MOST_BYTES = 4_000_000;
+
+const coded = async (file: File): Promise<string> => {
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  let text = '';
+  for (let at = 0; at < bytes.length; at += 8192) text += String.fromCharCode(...bytes.subarray(at, at + 8192));
+  return btoa(text);
+};
+
+/** A workbook that was changed elsewhere: what is other in it is offered, change by change. */
+export function FromWorkbook({ season }: { season: Season }) {
+  const store = useStore();
+  const [found, setFound] = useState<Found[] | null>(null);
+  const [taken, setTaken] = useState<ReadonlySet<number>>(new Set());
+  const [why, setWhy] = useState<string | null>(null);
+  const read = async (file: File) => {
+    setWhy(null);
+    setFound(null);
+    if (file.size > MOST_BYTES) return setWhy('This file is larger than 4 MB, which no workbook of a ledger is.');
+    try {
+      const answer = await answered(
+        client.POST('/api/seasons/{season}/workbook', {
+          params: { path: { season: store.id } },
+          body: { file: await coded(file) },
+        }),
+      );
+      setFound(answer.changes as Found[]);
+      setTaken(new Set(answer.changes.map((_, index) => index)));
+    } catch (error) {
+      setWhy(words(error));
+    }
+  };
+  const take = async () => {
+    const chosen = (found ?? []).filter((_, index) => taken.has(index));
+    try {
+      await store.change(
+        chosen.map(({ path, to }) => ({ path, to })),
+        'from the workbook',
+      );
+      setFound(null);
+    } catch (error) {
+      setWhy(words(error));
+    }
+  };
+  return (
+    <section aria-labelledby="workbook-title" className={s.workbook}>
+      <h2 id="workbook-title">Read a workbook back</h2>
+      <p className="quiet">
+        Prices, what packs hold, lives, the hour’s worth and the discount can be changed in a spreadsheet program; its totals
+        follow there. What you changed is offered here, one by one.
+      </p>
+      <input
+        type="file"
+        name="workbook"
+        aria-label="A workbook of this ledger"
+        accept=".xlsx,.ods"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void read(file);
+          event.target.value = '';
+        }}
+      />
+      {why !== null && (
+        <p className="trouble" role="alert">
+          {why}
+        </p>
+      )}
+      {found?.length === 0 && <p role="status">Nothing in it is other than here.</p>}
+      {found !== null && found.length > 0 && (
+        <form
+          data-part="workbook-changes"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void take();
+          }}
+        >
+          <ul className={s.changes}>
+            {found.map(({ label, from, to }, index) => (
+              <li key={label}>
+                <label className="tick">
+                  <input
+                    type="checkbox"
+                    checked={taken.has(index)}
+                    onChange={() => {
+                      const next = new Set(taken);
+                      if (!next.delete(index)) next.add(index);
+                      setTaken(next);
+                    }}
+                  />{' '}
+                  {label}: <span className="mono">{from}</span> becomes <span className="mono">{to}</span>
+                </label>
+              </li>
+            ))}
+          </ul>
+          <Button htmlType="submit" type="primary" disabled={taken.size === 0}>
+            {taken.size === 1 ? 'Take this one' : `Take these ${taken.size}`} into {season.name}
+          </Button>
+        </form>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,149 @@
+import { words } from '../../api/client';
+import { answered, client } from '../../api/client';
+import { useOfRevision } from '../../season/useOfRevision';
+import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
+import { useAsk } from '../../shell/AskContext';
+import { PlanningPage } from '../../shell/Page';
+import { SetupPicker } from '../../shell/SetupPicker';
+import { money } from '../../words/money';
+import { FromWorkbook } from './FromWorkbook';
+import s from './ledger.module.css';
+
+/** What the season costs, crop by crop and head by head, down to the coin. */
+export function LedgerScreen() {
+  const shown = useOnScreen();
+  return <PlanningPage>{shown && <Book shown={shown} />}</PlanningPage>;
+}
+
+function Book({ shown }: { shown: OnScreen }) {
+  const { id, season, setup, revision } = shown;
+  const ask = useAsk();
+  const url = `/api/seasons/${id}/setups/${setup.id}`;
+  const { data, error } = useOfRevision(['ledger', id, setup.id], revision, () =>
+    answered(client.GET('/api/seasons/{season}/setups/{setup}/ledger', { params: { path: { season: id, setup: setup.id } } })),
+  );
+  if (error && !data) return <p role="alert">{words(error)}</p>;
+  if (!data)
+    return (
+      <p className="quiet" aria-busy="true">
+        Adding up…
+      </p>
+    );
+  const sum = (amount: number | null | undefined) => money(amount, season.currency);
+  const cell = (amount: number | undefined, figure: string, crop: string | null, grown: boolean) =>
+    amount === undefined || amount === 0 ? (
+      <span className="quiet">–</span>
+    ) : grown ? (
+      <button type="button" className="figure" onClick={() => ask({ figure, crop })}>
+        {sum(amount)}
+      </button>
+    ) : (
+      sum(amount)
+    );
+  const totals = [
+    ['Season cost', 'cost', data.cost],
+    ['Hours of work', null, null],
+    ['With the hours', null, data.with_time],
+    ['At the till now', 'cash_now', data.cash_now],
+    ['On the electricity bill', null, data.electricity_bill],
+    ['Income from what is sold', null, data.income],
+  ] as const;
+  return (
+    <>
+      <div className="list-head">
+        <div>
+          <h1>The ledger</h1>
+          <p className="quiet">What each crop costs, head by head; every row and column adds up. An amount opens its working.</p>
+          <div className="list-tools">
+            <SetupPicker />
+            <span className={s.files}>
+              As{' '}
+              <a className="plain" href={`${url}/workbook.xlsx`} download>
+                a workbook (xlsx)
+              </a>
+              ,{' '}
+              <a className="plain" href={`${url}/workbook.ods`} download>
+                the same (ods)
+              </a>
+              ,{' '}
+              <a className="plain" href={`${url}/ledger.csv`} download>
+                a table (CSV)
+              </a>
+              ,{' '}
+              <a className="plain" href={`${url}/result.json`} download>
+                the result (JSON)
+              </a>
+            </span>
+          </div>
+        </div>
+      </div>
+      {data.rows.length === 0 ? (
+        <p className="empty">No crops yet: there is nothing to add up.</p>
+      ) : (
+        <div className={s.wide} role="region" aria-label="Crops by heads" tabIndex={0}>
+          <table className={s.book} data-part="ledger">
+            <thead>
+              <tr>
+                <th scope="col">Crop</th>
+                {data.heads.map(({ head, words: name }) => (
+                  <th scope="col" key={head}>
+                    {name}
+                  </th>
+                ))}
+                <th scope="col">In all</th>
+                <th scope="col">Seedlings</th>
+                <th scope="col">One finished</th>
+              </tr>
+            </thead>
+            <tbody>
+              {data.rows.map((row) => (
+                <tr key={row.crop}>
+                  <th scope="row">
+                    {row.name}
+                    <small>{row.method ?? 'bought'}</small>
+                  </th>
+                  {data.heads.map(({ head }) => (
+                    <td key={head}>{cell(row.heads[head], head, row.crop, row.method !== null && row.hours !== null)}</td>
+                  ))}
+                  <td className={s.sum}>{sum(row.cost)}</td>
+                  <td>{row.finished === null ? '–' : row.finished.toFixed(1)}</td>
+                  <td>{row.per_finished === null ? '–' : money(row.per_finished, season.currency, true)}</td>
+                </tr>
+              ))}
+            </tbody>
+            <tfoot>
+              <tr>
+                <th scope="row">In all</th>
+                {data.heads.map(({ head }) => (
+                  <td key={head}>{sum(data.totals[head])}</td>
+                ))}
+                <td className={s.sum}>{sum(data.cost)}</td>
+                <td />
+                <td>{money(data.per_finished, season.currency, true)}</td>
+              </tr>
+            </tfoot>
+          </table>
+        </div>
+      )}
+      <dl className={s.totals}>
+        {totals.map(([name, figure, amount]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>
+              {figure === 'cash_now' ? (
+                <button type="button" className="figure" onClick={() => ask({ figure, crop: null })}>
+                  {sum(amount)}
+                </button>
+              ) : amount === null ? (
+                `${data.hours.toFixed(1)} h, ${sum(data.hours_worth)}`
+              ) : (
+                sum(amount)
+              )}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <FromWorkbook season={season} />
+    </>
+  );
+}
