@@ -9,6 +9,7 @@ use App\Work\WorkKind;
 use JollyPenny\Core\Bench\Bench;
 use JollyPenny\Core\Catalogue\PriceLevel;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
+use JollyPenny\Core\Choosing\Budgeted;
 use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\CropChoice;
 use JollyPenny\Core\Choosing\Difference;
@@ -83,6 +84,7 @@ final class OpenApiFile
         ]);
         [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
         [$grown] = array_map($shapes->of(...), [GrownStage::class, Bench::class, Potting::class]);
+        $budget = $shapes->of(Budgeted::class);
         [$shopping, $purchase] = array_map($shapes->of(...), [Shopping::class, Purchase::class, Ledger::class]);
         $workKind = $shapes->of(WorkKind::class);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
@@ -133,7 +135,7 @@ final class OpenApiFile
                     'shop' => $maybe, 'note' => $maybe],
                 ['shop', 'note'],
             ),
-            'NewWork' => self::object(['kind' => $workKind, 'setup' => $text]),
+            'NewWork' => self::object(['kind' => $workKind, 'setup' => $text, 'amount' => $number], ['amount']),
             'Work' => self::object([
                 'id' => $whole,
                 'kind' => $text,
@@ -142,7 +144,8 @@ final class OpenApiFile
                 'state' => ['enum' => ['waiting', 'working', 'done', 'failed', 'stopped']],
                 'done' => $whole,
                 'total' => ['type' => 'integer', 'description' => '0 where nobody knows'],
-            ]),
+                'budget' => $budget,
+            ], ['budget']),
             'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe, 'crop' => $text], ['school', 'copy', 'setup', 'crop']),
             'Survival' => self::object(['preset' => ['enum' => ['first_year', 'usual', 'careful']], 'setup' => $maybe], ['setup']),
             'Growth' => self::object(['crop' => $maybe, 'stages' => $list($grown), 'used_by' => $list($text), 'crops' => $list($text)]),

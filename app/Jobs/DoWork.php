@@ -46,7 +46,7 @@ final class DoWork implements ShouldQueue
         }
         $told = 0.0;
         try {
-            $result = $work->kind->workOut($kept->file, $setup, function (int $done, int $total) use ($work, &$told): void {
+            $result = $work->kind->workOut($kept->file, $setup, (float) $work->amount, function (int $done, int $total) use ($work, &$told): void {
                 if (microtime(true) - $told >= self::TELL) {
                     $told = microtime(true);
                     $this->tell($work, $done, $total);

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $revision
  * @property WorkKind $kind
  * @property string $setup  id
+ * @property string $amount  money, of a limit
  * @property string $state  waiting, working, done, failed or stopped
  * @property int $done
  * @property int $total  0 where nobody knows
@@ -29,7 +30,7 @@ final class Work extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, mixed> */
-    protected $attributes = ['state' => 'waiting', 'done' => 0, 'total' => 0, 'result' => null];
+    protected $attributes = ['state' => 'waiting', 'done' => 0, 'total' => 0, 'result' => null, 'amount' => '0'];
 
     /** @var array<string, string> */
     protected $casts = [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Work;
 
 use Closure;
+use JollyPenny\Core\Choosing\Budget;
 use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
@@ -14,14 +15,17 @@ use JollyPenny\Core\Season\Setup;
 enum WorkKind: string
 {
     case Mix = 'mix';
+    case Budget = 'budget';
 
     /**
      * @param  Closure(int, int): void  $progress  told how much of how much is done; 0 in all where nobody knows
+     * @param  float  $amount  money, of a limit
      * @return mixed what is kept as the result
      */
-    public function workOut(Season $season, Setup $setup, Closure $progress): mixed
+    public function workOut(Season $season, Setup $setup, float $amount, Closure $progress): mixed
     {
         return match ($this) {
+            self::Budget => json_decode((string) json_encode((new Budget($season, $setup, $amount, $progress))->result(), JSON_PRESERVE_ZERO_FRACTION)),
             self::Mix => array_column(
                 (new SeasonWriter)->document((new MixAndMatch($season, $setup, $progress))->season())->setups,
                 null,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Cli;
 
+use JollyPenny\Core\Choosing\Budget;
+use JollyPenny\Core\Choosing\Budgeted;
 use JollyPenny\Core\Choosing\MadeToFit;
 use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Results\SeasonCosting;
@@ -16,19 +18,20 @@ use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Years\YearsCosting;
 
-/** bin/jolly: a season file costed, over the years, mixed and matched, or made to fit. Exits 0, or 2 with a line for each fault on standard error. */
+/** bin/jolly: a season file costed, over the years, mixed and matched, made to fit, or kept to a limit. Exits 0, or 2 with a line for each fault on standard error. */
 final readonly class Jolly
 {
     private const USAGE = <<<'TEXT'
     Usage: bin/jolly cost FILE.json [--setup ID]                                 the costing, as JSON
            bin/jolly years FILE.json --seasons N [--price-rise R] [--setup ID]   the same over 1 to 100 seasons
            bin/jolly mix FILE.json --setup ID                                    the season file with each crop its cheapest way
+           bin/jolly budget FILE.json --setup ID --limit N                       what to grow, buy or leave out so that the till stays within N
            bin/jolly fit FILE.json --setup ID                                    the season file with the set-up made to fit: lamps and mats enough
     A file named - is standard input.
 
     TEXT;
 
-    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup']];
+    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit']];
 
     /**
      * @param  list<string>  $arguments  after the program's name
@@ -56,6 +59,7 @@ final readonly class Jolly
                     (new MixAndMatch($season, self::setup($season, $options['setup'] ?? ''), self::progress($err)))->season(),
                 ),
                 'fit' => (new SeasonWriter())->toJson(self::fitted($season, self::setup($season, $options['setup'] ?? ''))),
+                'budget' => self::json(self::budget($season, $options, self::progress($err))),
                 default => self::json(
                     (new SeasonCosting($season))->result(isset($options['setup']) ? self::setup($season, $options['setup'])->id : null),
                 ),
@@ -88,9 +92,9 @@ final readonly class Jolly
             }
             $options[$name] = $pair[1] ?? '';
         }
-        $needed = ['years' => 'seasons', 'mix' => 'setup', 'fit' => 'setup'][$arguments[0]] ?? null;
+        $needed = ['years' => ['seasons'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit']][$arguments[0]] ?? [];
 
-        return $needed === null || isset($options[$needed]) ? $options : null;
+        return array_diff($needed, array_keys($options)) === [] ? $options : null;
     }
 
     /**
@@ -115,6 +119,20 @@ final readonly class Jolly
         return (new YearsCosting($season, (int) $seasons, (float) $rise))->result(
             isset($options['setup']) ? self::setup($season, $options['setup'])->id : null,
         );
+    }
+
+    /**
+     * @param  array<string, string>  $options
+     * @param  ?\Closure(int, int): void  $progress
+     */
+    private static function budget(Season $season, array $options, ?\Closure $progress): Budgeted
+    {
+        $limit = $options['limit'] ?? '';
+        if (! is_numeric($limit) || (float) $limit < 0.0 || (float) $limit > 1e9) {
+            throw InvalidSeason::because([], '"--limit" is not an amount of money from 0 on.', 'Give it in the season\'s currency, such as 50.');
+        }
+
+        return (new Budget($season, self::setup($season, $options['setup'] ?? ''), (float) $limit, $progress))->result();
     }
 
     private static function setup(Season $season, string $id): Setup

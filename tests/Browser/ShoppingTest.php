@@ -100,3 +100,15 @@ it('has no serious accessibility finding on the list and the ledger, in both the
     $this->otherTheme();
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
 })->with(['shopping', 'ledger'])->with([1280, 390]);
+
+it('keeps to a limit: says what to do otherwise, and takes it as a set-up', function () {
+    openShopping($this);
+    $this->type('limit', 'little');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="limit"] [role="alert"]'), 'number') ?: null, 'what is wrong');
+    $this->type('limit', '120');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="limit"]'), 'at the till instead of') ?: null, 'a way to keep to it', 60);
+    expect($this->text('[data-part="limit-steps"]'))->not->toBe('');
+    $this->click('[data-part="limit"] .ant-btn-primary');
+    $this->waitFor(fn () => str_contains($this->text('.list-tools .ant-select'), 'at most $120.00') ?: null, 'the set-up');
+    $this->waitFor(fn () => (float) ltrim($this->text('[data-sum="now"]'), '$') <= 120.0 ?: null, 'a till within the limit');
+});

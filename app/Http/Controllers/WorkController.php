@@ -40,7 +40,8 @@ final class WorkController
     #[OA\Response(response: 409, description: 'Two things are being worked out already')]
     public function store(Request $request, int $season): JsonResponse
     {
-        $input = $request->validate(['kind' => ['required', new Enum(WorkKind::class)], 'setup' => ['required', 'string', 'max:100']]);
+        $input = $request->validate(['kind' => ['required', new Enum(WorkKind::class)], 'setup' => ['required', 'string', 'max:100'],
+            'amount' => ['nullable', 'numeric', 'between:0,1000000000']], ['amount.*' => 'Give an amount of money from 0 on.']);
         $kept = $this->gardener->kept($season);
         in_array($input['setup'], array_column($kept->file->setups, 'id'), true) ?: throw new NotFoundHttpException();
         $same = [
@@ -48,6 +49,7 @@ final class WorkController
             'revision' => $kept->model->revision,
             'kind' => $input['kind'],
             'setup' => $input['setup'],
+            'amount' => (string) round((float) ($input['amount'] ?? 0), 4),
         ];
         /** @var ?Work $work */
         $work = Work::query()
@@ -100,6 +102,9 @@ final class WorkController
 
     private static function answer(Work $work, int $status = 200): JsonResponse
     {
-        return Json::of($work->only(['id', 'kind', 'setup', 'revision', 'state', 'done', 'total']), $status);
+        // A set-up that was made is added by its work; any other result is looked at first.
+        $shown = $work->kind === WorkKind::Budget && $work->state === 'done' ? ['budget' => $work->result] : [];
+
+        return Json::of([...$work->only(['id', 'kind', 'setup', 'revision', 'state', 'done', 'total']), ...$shown], $status);
     }
 }

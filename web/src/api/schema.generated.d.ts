@@ -2383,6 +2383,58 @@ export interface components {
             /** @description usable in a pack */
             per_pack: number;
         };
+        /** @description How to keep to a limit. *\/ */
+        Budgeted: {
+            /** @description money */
+            limit: number;
+            /** @description whether any way keeps to it */
+            kept: boolean;
+            /** @description looked for by steps, rather than weighed against every other way */
+            search: boolean;
+            weighed: number;
+            /** @description method, or "nursery", by crop that stays */
+            overrides: {
+                [key: string]: string;
+            };
+            /** @description crops */
+            left_out: string[];
+            lights: string[];
+            mats: string[];
+            /** @description shelves and fans are put off */
+            bare: boolean;
+            before: components["schemas"]["BudgetTotals"];
+            after: components["schemas"]["BudgetTotals"];
+            steps: components["schemas"]["BudgetStep"][];
+        };
+        /** @description What a way of keeping to a limit comes to: money at the till, plants missing, money to fill the list, hours. *\/ */
+        BudgetTotals: {
+            /** @description money at the till now */
+            cash: number;
+            /** @description wanted plants that nobody raises or sells, on average */
+            missing: number;
+            /** @description money with everything that falls short bought */
+            fill_cost: number;
+            hours: number;
+        };
+        /** @description One thing done otherwise to keep to the limit, and what that does on top of the steps before. *\/ */
+        BudgetStep: {
+            /** @description crop, light, mat, or gear for all shelves and fans */
+            kind: string;
+            /** @description of the crop or thing */
+            id: string;
+            /** @description method, "nursery", "leave" or "with" */
+            from: string;
+            /** @description method, "nursery", "leave" or "without" */
+            to: string;
+            /** @description money more at the till; less is negative */
+            cash: number;
+            /** @description plants more that are missing */
+            missing: number;
+            /** @description money more to fill the list */
+            fill_cost: number;
+            /** @description more */
+            hours: number;
+        };
         /**
          * @description The list for the shops, for one set-up: whole packs, when each is needed, what was bought of it and what that leaves to pay. What the
          *     plan comes to at the till as things stand is what was paid and what is still to pay; the difference to the plan is said.
@@ -2513,7 +2565,7 @@ export interface components {
             income: number | null;
         };
         /** @enum {string} */
-        WorkKind: "mix";
+        WorkKind: "mix" | "budget";
         Result: {
             format: string;
             version: number;
@@ -2585,6 +2637,7 @@ export interface components {
         NewWork: {
             kind: components["schemas"]["WorkKind"];
             setup: string;
+            amount?: number;
         };
         Work: {
             id: number;
@@ -2596,6 +2649,7 @@ export interface components {
             done: number;
             /** @description 0 where nobody knows */
             total: number;
+            budget?: components["schemas"]["Budgeted"];
         };
         NewMethod: {
             school?: string;

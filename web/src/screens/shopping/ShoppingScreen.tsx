@@ -8,6 +8,7 @@ import { PlanningPage } from '../../shell/Page';
 import { SetupPicker } from '../../shell/SetupPicker';
 import { money, moneyChange } from '../../words/money';
 import { ItemLine } from './ItemLine';
+import { LimitPart } from './LimitPart';
 import { OffTheList } from './OffTheList';
 import { PurchaseLine } from './PurchaseLine';
 import { useShopping } from './useShopping';
@@ -182,6 +183,7 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
               {waiting.length} kept here; the sums follow when the server answers.
             </p>
           )}
+          <LimitPart key={setup.id} season={season} setup={setup} />
         </aside>
       </div>
     </>

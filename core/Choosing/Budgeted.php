@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Choosing;
+
+/** How to keep to a limit. */
+final readonly class Budgeted
+{
+    /**
+     * @param  float  $limit  money
+     * @param  bool  $kept  whether any way keeps to it
+     * @param  bool  $search  looked for by steps, rather than weighed against every other way
+     * @param  array<string, string>  $overrides  method, or "nursery", by crop that stays
+     * @param  list<string>  $left_out  crops
+     * @param  list<string>  $lights
+     * @param  list<string>  $mats
+     * @param  bool  $bare  shelves and fans are put off
+     * @param  list<BudgetStep>  $steps
+     */
+    public function __construct(
+        public float $limit,
+        public bool $kept,
+        public bool $search,
+        public int $weighed,
+        public array $overrides,
+        public array $left_out,
+        public array $lights,
+        public array $mats,
+        public bool $bare,
+        public BudgetTotals $before,
+        public BudgetTotals $after,
+        public array $steps,
+    ) {
+    }
+}

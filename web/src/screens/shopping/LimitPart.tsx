@@ -1,0 +1,159 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { answered, client, words } from '../../api/client';
+import type { Season, Setup, Work } from '../../api/types';
+import { parseNumber } from '../../edit/numbers';
+import { Progress } from '../../season/Progress';
+import { useStore } from '../../season/SeasonContext';
+import { money, moneyChange, moneySign } from '../../words/money';
+import { plural } from '../../words/sowing';
+import s from './shopping.module.css';
+
+type Budget = NonNullable<Work['budget']>;
+type Step = Budget['steps'][number];
+
+const SOME = 0.05;
+
+/** A limit for what is bought now: what to grow, buy, leave out or put off to keep to it, and what each costs in plants. */
+export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
+  const store = useStore();
+  const [typed, setTyped] = useState('');
+  const [work, setWork] = useState<Work | null>(null);
+  const [found, setFound] = useState<Budget | null>(null);
+  const [why, setWhy] = useState<string | null>(null);
+  const look = async () => {
+    const limit = parseNumber(typed, { least: 0, most: 1_000_000_000, kind: 'money' });
+    setFound(null);
+    if (!limit.ok) return setWhy(limit.why);
+    setWhy(null);
+    try {
+      const body = { kind: 'budget' as const, setup: setup.id, amount: limit.value };
+      setWork(await answered(client.POST('/api/seasons/{season}/work', { params: { path: { season: store.id } }, body })));
+    } catch (error) {
+      setWhy(words(error));
+    }
+  };
+  const ended = (done: Work) => {
+    setWork(null);
+    if (done.state === 'done') setFound(done.budget ?? null);
+    else if (done.state === 'failed') setWhy('It could not be worked out: the season has changed meanwhile. Try again.');
+  };
+  return (
+    <section aria-labelledby="limit-title" className={s.limit} data-part="limit">
+      <h2 id="limit-title">Keep to a limit</h2>
+      <form
+        className={s.instead}
+        onSubmit={(event) => {
+          event.preventDefault();
+          void look();
+        }}
+      >
+        <label>
+          At most at the till, {moneySign(season.currency)}
+          <input name="limit" inputMode="decimal" value={typed} onChange={(event) => setTyped(event.target.value)} />
+        </label>
+        {work === null ? (
+          <Button htmlType="submit">What would keep to it?</Button>
+        ) : (
+          <Progress season={store.id} begun={work} ended={ended} />
+        )}
+        {why !== null && (
+          <p className="trouble" role="alert">
+            {why}
+          </p>
+        )}
+      </form>
+      {found && <Found season={season} setup={setup} found={found} done={() => setFound(null)} />}
+    </section>
+  );
+}
+
+interface FoundProps {
+  season: Season;
+  setup: Setup;
+  found: Budget;
+  done: () => void;
+}
+
+function Found({ season, setup, found, done }: FoundProps) {
+  const store = useStore();
+  const sum = (amount: number) => money(amount, season.currency);
+  if (!found.kept) return <p role="status">No way of this season keeps to {sum(found.limit)}.</p>;
+  const { before, after, steps } = found;
+  const lost = after.missing - before.missing;
+  const take = () => {
+    const name = freeName(season, `${setup.name}, at most ${sum(found.limit)}`);
+    const id = freeId(season, 'limit');
+    const row = {
+      ...setup,
+      id,
+      name,
+      overrides: found.overrides,
+      lights: found.lights,
+      mats: found.mats,
+      ...(found.bare ? { gear: [], appliances: [] } : {}),
+    };
+    store
+      .change([{ path: ['setups', id], to: row }, ...found.left_out.map((crop) => ({ path: ['crops', crop], to: null }))], name)
+      .then(() => {
+        store.show(id);
+        done();
+      })
+      .catch(() => undefined);
+  };
+  return (
+    <div role="status">
+      <p>
+        {sum(after.cash)} at the till instead of {sum(before.cash)}
+        {lost > SOME ? `; ${lost.toFixed(lost < 10 ? 1 : 0)} plants fewer than now` : '; no plant fewer'}. To have the whole list
+        it comes to {sum(after.fill_cost)} instead of {sum(before.fill_cost)}, in {after.hours.toFixed(1)} instead of{' '}
+        {before.hours.toFixed(1)} hours.{' '}
+        {found.search ? 'Looked for step by step: there may be a better way.' : 'No way is better.'}
+      </p>
+      {steps.length === 0 ? (
+        <p>Nothing has to change.</p>
+      ) : (
+        <ol className={s.steps} data-part="limit-steps">
+          {steps.map((step) => (
+            <li key={`${step.kind} ${step.id}`}>
+              {stepWords(season, step)}: <span className="mono copper">{moneyChange(step.cash, season.currency)}</span>
+              {step.missing > SOME && `, ${step.missing.toFixed(1)} plants missing`}
+              {step.missing < -SOME && `, ${(-step.missing).toFixed(1)} plants more`}
+            </li>
+          ))}
+        </ol>
+      )}
+      {steps.length > 0 && (
+        <Button type="primary" onClick={take}>
+          Take it
+          {found.left_out.length > 0
+            ? `, and ${found.left_out.length} ${plural(found.left_out.length, 'crop')} off the list`
+            : ''}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function stepWords(season: Season, { kind, id, to }: Step): string {
+  if (kind === 'gear') return 'Shelves and fans put off';
+  if (kind === 'light' || kind === 'mat') {
+    const row = season[kind === 'light' ? 'lights' : 'mats'].find((one) => one.id === id);
+    return `${row?.name ?? id} stays in the shop`;
+  }
+  const crop = season.crops.find((one) => one.id === id);
+  const name = season.seed_lots.find((lot) => lot.id === crop?.lot)?.variety ?? id;
+  if (to === 'leave') return `${name} left out (${crop?.wanted ?? 0})`;
+  if (to === 'nursery') return `${name} bought as plants`;
+  return `${name} raised otherwise: ${season.methods.find((method) => method.id === to)?.name ?? to}`;
+}
+
+const freeId = (season: Season, wish: string): string => {
+  const taken = new Set(season.setups.map(({ id }) => id));
+  for (let n = 1; ; n++) if (!taken.has(n === 1 ? wish : `${wish}-${n}`)) return n === 1 ? wish : `${wish}-${n}`;
+};
+
+const freeName = (season: Season, wish: string): string => {
+  const taken = new Set(season.setups.map(({ name }) => name));
+  for (let n = 1; ; n++) if (!taken.has(n === 1 ? wish : `${wish} (${n})`)) return n === 1 ? wish : `${wish} (${n})`;
+};
