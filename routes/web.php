@@ -16,6 +16,7 @@ use App\Http\Controllers\MailboxController;
 use App\Http\Controllers\MethodController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PasswordController;
+use App\Http\Controllers\PriceController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShoppingController;
@@ -46,6 +47,11 @@ Route::prefix('api')
         Route::get('account/export', [AccountController::class, 'export']);
         Route::delete('session', [SessionController::class, 'destroy']);
 
+        Route::get('prices', [PriceController::class, 'index']);
+        Route::get('prices.csv', [PriceController::class, 'file']);
+        Route::post('prices', [PriceController::class, 'store']);
+        Route::post('prices/table', [PriceController::class, 'table']);
+        Route::delete('prices/{price}', [PriceController::class, 'destroy'])->where('price', '[0-9]{1,18}');
         Route::get('seasons', [SeasonController::class, 'index']);
         Route::post('seasons', [SeasonController::class, 'store']);
         Route::prefix('seasons/{season}')
@@ -72,6 +78,7 @@ Route::prefix('api')
                 Route::get('setups/{setup}/pots', [BenchController::class, 'pots']);
                 Route::get('setups/{setup}/shopping', [ShoppingController::class, 'show']);
                 Route::get('setups/{setup}/shopping.csv', [ShoppingController::class, 'file']);
+                Route::get('setups/{setup}/prices', [PriceController::class, 'offers']);
                 Route::get('setups/{setup}/ledger', [LedgerController::class, 'show']);
                 Route::get('setups/{setup}/ledger.csv', [LedgerController::class, 'file']);
                 Route::get('setups/{setup}/result.json', [LedgerController::class, 'result']);

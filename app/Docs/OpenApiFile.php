@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Docs;
 
 use App\Models\Purchase as Bought;
+use App\Prices\PriceLine;
 use App\Work\WorkKind;
 use JollyPenny\Core\Bench\Bench;
 use JollyPenny\Core\Catalogue\PriceLevel;
@@ -85,6 +86,7 @@ final class OpenApiFile
         [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
         [$grown] = array_map($shapes->of(...), [GrownStage::class, Bench::class, Potting::class]);
         $budget = $shapes->of(Budgeted::class);
+        $priceLine = $shapes->of(PriceLine::class);
         [$shopping, $purchase] = array_map($shapes->of(...), [Shopping::class, Purchase::class, Ledger::class]);
         $workKind = $shapes->of(WorkKind::class);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
@@ -127,6 +129,20 @@ final class OpenApiFile
             ]),
             'Years' => self::object(['setups' => $list($years)]),
             'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'fit' => $text, 'work' => $whole], ['ready_made', 'copy', 'fit', 'work']),
+            'PriceBook' => self::object([
+                'things' => $list(self::object(['name' => $text, 'prices' => $list(self::object(['id' => $whole, 'shop' => $text, 'holds' => ['type' => ['number', 'null']],
+                    'unit' => $text, 'price' => $number, 'currency' => $text, 'on' => $text]))])),
+                'more' => ['type' => 'integer', 'description' => '1 where there are more things than are shown'],
+                'lines' => $whole,
+            ]),
+            'NewPrice' => self::object(['name' => $text, 'shop' => $maybe, 'holds' => ['type' => ['number', 'null']], 'unit' => $maybe, 'price' => $number,
+                'currency' => $text, 'on' => $text], ['shop', 'holds', 'unit']),
+            'PriceTable' => self::object(['file' => ['type' => 'string', 'description' => 'CSV in base64'], 'map' => $map($whole), 'currency' => $text,
+                'dates' => ['enum' => ['dmy', 'mdy']], 'keep' => $flag], ['map']),
+            'PriceTableRead' => self::object(['headings' => $list($text), 'map' => $map($whole), 'rows' => $whole, 'new' => $whole, 'known' => $whole,
+                'faulty' => $whole, 'faults' => $list(self::object(['line' => $whole, 'why' => $text])), 'sample' => $list($priceLine), 'kept' => $flag]),
+            'PriceOffers' => self::object(['offers' => $list(self::object(['path' => $list($text), 'name' => $text, 'now' => $number, 'price' => $number,
+                'shop' => $text, 'on' => $text, 'cost' => $number, 'cash' => $number]))]),
             'Workbook' => self::object(['file' => ['type' => 'string', 'description' => 'xlsx or ods, in base64']]),
             'WorkbookChanges' => self::object(['changes' => $list(self::object(['path' => $path, 'label' => $text, 'from' => $number, 'to' => $number]))]),
             'ShoppingState' => self::object(['shopping' => $shopping, 'purchases' => $list($purchase), 'shops' => $list($text)]),
@@ -255,6 +271,7 @@ final class OpenApiFile
                 'email' => $maybe,
                 'created_at' => $maybe,
                 'seasons' => $list(['type' => 'object']),
+                'prices' => $list(['type' => 'object']),
             ]),
             'Fault' => self::object(['path' => $text, 'problem' => $text, 'remedy' => $text]),
             'Conflict' => self::object(['path' => $path, 'was' => $any, 'theirs' => $any, 'yours' => $any]),

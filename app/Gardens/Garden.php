@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
+use App\Models\Price;
+use App\Models\Purchase;
 use App\Models\Season;
 use App\Models\SeasonChange;
 use App\Models\User;
@@ -24,9 +26,13 @@ final class Garden
         DB::transaction(function () use ($trial, $account): void {
             Season::withTrashed()
                 ->where('user_id', $trial->id)
-                ->where(fn ($query) => $query->where('demo', false)->orWhere('revision', '>', 1))
+                ->where(fn ($query) => $query->where('demo', false)->orWhere('revision', '>', 1)
+                    ->orWhereExists(fn ($bought) => $bought->from('purchases')->whereColumn('season_id', 'seasons.id')))
                 ->update(['user_id' => $account->id]);
             Work::query()->where('user_id', $trial->id)->update(['user_id' => $account->id]);
+            Price::query()->where('user_id', $trial->id)
+                ->whereNotIn('mark', Price::query()->select('mark')->where('user_id', $account->id))
+                ->update(['user_id' => $account->id]);
             $trial->delete();
         });
     }
@@ -52,6 +58,7 @@ final class Garden
                 'changed_at' => $season->updated_at?->toIso8601String(),
                 'season' => $season->document,
                 'history' => $history,
+                'purchases' => array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($season->id)),
             ];
         }
 
@@ -61,6 +68,7 @@ final class Garden
             'email' => $user->email,
             'created_at' => $user->created_at?->toIso8601String(),
             'seasons' => $seasons,
+            'prices' => Price::query()->where('user_id', $user->id)->orderBy('id')->get(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->toArray(),
         ];
     }
 

@@ -34,6 +34,13 @@ final class Purchase extends Model
     /** @var array<string, string> */
     protected $casts = ['packs' => 'integer', 'paid' => 'decimal:4', 'bought_on' => 'immutable_date'];
 
+    /** @return list<self> of a season, in the order in which they were bought */
+    public static function ofSeason(int $season): array
+    {
+        /** @var list<self> */
+        return self::query()->where('season_id', $season)->orderBy('bought_on')->orderBy('id')->get()->values()->all();
+    }
+
     public function bought(): Bought
     {
         return new Bought($this->token, $this->kind, $this->thing, $this->name, $this->packs, (float) $this->paid,

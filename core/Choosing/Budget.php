@@ -297,12 +297,20 @@ final class Budget
     private static function apply(array $state, array $step): array
     {
         [$kind, $id, , $to] = $step;
-        $less = fn (array $ids): array => array_values(array_diff($ids, [$id]));
 
         return match ($kind) {
             'crop' => [array_replace($state[0], [$id => $to]), $state[1], $state[2]],
-            'light' => [$state[0], $less($state[1]), $state[2]],
-            default => [$state[0], $state[1], $less($state[2])],
+            'light' => [$state[0], self::less($state[1], $id), $state[2]],
+            default => [$state[0], $state[1], self::less($state[2], $id)],
         };
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return list<string>
+     */
+    private static function less(array $ids, string $id): array
+    {
+        return array_values(array_diff($ids, [$id]));
     }
 }

@@ -13,7 +13,7 @@ final class TwoWayRounding
 {
     private const EPSILON = 1e-7;
 
-    /** @var list<list<float>> what is still to be rounded, from 0 to 1, with a last row and column that take the sums' rest */
+    /** @var array<int, array<int, float>> what is still to be rounded, from 0 to 1, with a last row and column that take the sums' rest */
     private array $rest = [];
 
     /** @var array<int, array<int, true>> places of cells that are not whole yet */
@@ -85,9 +85,11 @@ final class TwoWayRounding
         }
         $cells = [];
         foreach (array_slice($this->floor, 0, -1) as $n => $floors) {
-            foreach (array_slice($floors, 0, -1) as $m => $floor) {
-                $cells[$n][] = $floor + (int) round($this->rest[$n][$m]);
-            }
+            $cells[] = array_map(
+                fn (int $floor, float $rest): int => $floor + (int) round($rest),
+                array_slice($floors, 0, -1),
+                array_slice(array_values($this->rest[$n]), 0, -1),
+            );
         }
 
         return $cells;

@@ -8,7 +8,6 @@ use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Results\ShoppingLine;
 use JollyPenny\Core\Results\ShoppingList;
 use JollyPenny\Core\Season\Day;
-use JollyPenny\Core\Season\Season;
 
 /**
  * The list for the shops, for one set-up: whole packs, when each is needed, what was bought of it and what that leaves to pay. What the
@@ -22,11 +21,6 @@ final readonly class Shopping
     private const WHERE = [
         'seed' => 'seed', 'supply' => 'garden', 'container' => 'garden', 'trayware' => 'garden', 'gear' => 'hardware',
         'light' => 'hardware', 'mat' => 'hardware', 'appliance' => 'hardware', 'nursery' => 'nursery', 'trip' => 'nursery',
-    ];
-
-    private const LISTS = [
-        'seed' => 'seedLots', 'supply' => 'supplies', 'container' => 'containers', 'trayware' => 'trayware', 'light' => 'lights',
-        'mat' => 'mats', 'appliance' => 'appliances', 'gear' => 'gear', 'nursery' => 'nursery',
     ];
 
     /**
@@ -80,12 +74,12 @@ final readonly class Shopping
         $left = max(0, $line->packs - $packs);
         $price = $line->cost / $line->packs;
         $day = $first->day($line->kind, $line->id);
-        [$need, $stock, $holds, $unit] = self::amounts($line, $books);
+        [$name, $need, $stock, $holds, $unit] = self::facts($line, $books);
 
         return new ShoppingItem(
             $line->kind,
             $line->id,
-            self::name($books->season(), $line->kind, $line->id),
+            $name,
             self::WHERE[$line->kind],
             $need,
             $stock,
@@ -105,26 +99,43 @@ final readonly class Shopping
         );
     }
 
-    private static function name(Season $season, string $kind, string $id): string
-    {
-        $row = isset(self::LISTS[$kind]) ? array_column($season->{self::LISTS[$kind]}, null, 'id')[$id] ?? null : null;
-
-        return $row === null ? 'The trip to the nursery' : ($kind === 'seed' ? $row->variety : $row->name);
-    }
-
-    /** @return array{?float, ?float, ?float, string} needed, in stock, in a pack, unit */
-    private static function amounts(ShoppingLine $line, SetupBooks $books): array
+    /** @return array{string, ?float, ?float, ?float, string} name, needed, in stock, in a pack, unit */
+    private static function facts(ShoppingLine $line, SetupBooks $books): array
     {
         $season = $books->season();
-        $row = isset(self::LISTS[$line->kind]) ? array_column($season->{self::LISTS[$line->kind]}, null, 'id')[$line->id] ?? null : null;
+        $id = $line->id;
+        switch ($line->kind) {
+            case 'seed':
+                $lot = $books->index->lots[$id];
 
-        return match ($line->kind) {
-            'seed' => [$books->seed->pools[$line->id]->need ?? null, $row->packetsOwned * ($row->seedsPerPacket ?? 0), (float) $row->seedsPerPacket, 'seeds'],
-            'supply' => [$books->supplies->pools[$line->id]->need ?? null, $row->inStock, $row->usablePerPack(), $row->unit->value],
-            'container' => [(float) $books->containers->unitsNeeded($row), (float) $row->ownedUnits, (float) $row->unitsPerPack, 'each'],
-            'trayware' => [(float) ($books->containers->trayware[$line->id]->unitsNeeded ?? 0), (float) $row->ownedUnits, 1.0, 'each'],
-            'nursery' => [null, null, (float) $row->plants, 'plants'],
-            default => [null, null, null, 'each'],
-        };
+                return [$lot->variety, $books->seed->pools[$id]->need ?? null, $lot->packetsOwned * ($lot->seedsPerPacket ?? 0), (float) $lot->seedsPerPacket, 'seeds'];
+            case 'supply':
+                $supply = $books->index->supplies[$id];
+
+                return [$supply->name, $books->supplies->pools[$id]->need ?? null, $supply->inStock, $supply->usablePerPack(), $supply->unit->value];
+            case 'container':
+                $pot = $books->index->containers[$id];
+
+                return [$pot->name, (float) $books->containers->unitsNeeded($pot), (float) $pot->ownedUnits, (float) $pot->unitsPerPack, 'each'];
+            case 'trayware':
+                $tray = $books->index->trayware[$id];
+
+                return [$tray->name, (float) ($books->containers->trayware[$id]->unitsNeeded ?? 0), (float) $tray->ownedUnits, 1.0, 'each'];
+            case 'nursery':
+                $offer = $books->index->offers[$id];
+
+                return [$offer->name, null, null, (float) $offer->plants, 'plants'];
+            case 'trip':
+                return ['The trip to the nursery', null, null, null, 'each'];
+            default:
+                $rows = match ($line->kind) {
+                    'light' => $season->lights,
+                    'mat' => $season->mats,
+                    'appliance' => $season->appliances,
+                    default => $season->gear,
+                };
+
+                return [array_column($rows, 'name', 'id')[$id], null, null, null, 'each'];
+        }
     }
 }

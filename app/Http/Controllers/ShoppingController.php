@@ -41,7 +41,7 @@ final class ShoppingController
     public function show(int $season, string $setup): JsonResponse
     {
         $kept = $this->gardener->kept($season);
-        $purchases = self::purchases($season);
+        $purchases = Purchase::ofSeason($season);
 
         return Json::of([
             'shopping' => self::list($kept, $setup, $purchases),
@@ -61,7 +61,7 @@ final class ShoppingController
     #[OA\Response(response: 200, description: 'CSV, RFC 4180', content: new OA\MediaType(mediaType: 'text/csv'))]
     public function file(int $season, string $setup): Response
     {
-        $list = self::list($this->gardener->kept($season), $setup, self::purchases($season));
+        $list = self::list($this->gardener->kept($season), $setup, Purchase::ofSeason($season));
         $rows = [['where', 'kind', 'what', 'packs', 'price', 'cost', 'by', 'bought', 'paid', 'left', 'still to pay']];
         foreach ($list->items as $one) {
             $rows[] = [$one->where, $one->kind, $one->name, $one->packs, $one->price, $one->planned, $one->order_by, $one->bought, $one->paid, $one->left, $one->still];
@@ -136,12 +136,6 @@ final class ShoppingController
         Purchase::query()->where('season_id', $this->gardener->season($season)->id)->where('token', $token)->delete();
 
         return new Response(status: 204);
-    }
-
-    /** @return list<Purchase> */
-    private static function purchases(int $season): array
-    {
-        return array_values(Purchase::query()->where('season_id', $season)->orderBy('bought_on')->orderBy('id')->get()->all());
     }
 
     /** @param  list<Purchase>  $purchases */

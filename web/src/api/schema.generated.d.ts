@@ -535,6 +535,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The price book, newest first */
+        get: operations["prices"];
+        put?: never;
+        /** A price seen */
+        post: operations["addPrice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The price book as a table */
+        get: operations["pricesFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices/{price}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a price out */
+        delete: operations["removePrice"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A table of prices: looked at first, then kept; nothing twice */
+        post: operations["priceTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the price book would change in a season */
+        get: operations["pricesOf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons": {
         parameters: {
             query?: never;
@@ -2435,6 +2521,19 @@ export interface components {
             /** @description more */
             hours: number;
         };
+        /** @description A line of a price book, as it was understood. *\/ */
+        PriceLine: {
+            name: string;
+            shop: string;
+            /** @description in a pack, in its unit */
+            holds: number | null;
+            unit: string;
+            /** @description for a pack */
+            price: number;
+            currency: string;
+            /** @description day, as year-month-day */
+            on: string;
+        };
         /**
          * @description The list for the shops, for one set-up: whole packs, when each is needed, what was bought of it and what that leaves to pay. What the
          *     plan comes to at the till as things stand is what was paid and what is still to pay; the difference to the plan is said.
@@ -2605,6 +2704,71 @@ export interface components {
             copy?: string;
             fit?: string;
             work?: number;
+        };
+        PriceBook: {
+            things: {
+                name: string;
+                prices: {
+                    id: number;
+                    shop: string;
+                    holds: number | null;
+                    unit: string;
+                    price: number;
+                    currency: string;
+                    on: string;
+                }[];
+            }[];
+            /** @description 1 where there are more things than are shown */
+            more: number;
+            lines: number;
+        };
+        NewPrice: {
+            name: string;
+            shop?: string | null;
+            holds?: number | null;
+            unit?: string | null;
+            price: number;
+            currency: string;
+            on: string;
+        };
+        PriceTable: {
+            /** @description CSV in base64 */
+            file: string;
+            map?: {
+                [key: string]: number;
+            };
+            currency: string;
+            /** @enum {unknown} */
+            dates: "dmy" | "mdy";
+            keep: boolean;
+        };
+        PriceTableRead: {
+            headings: string[];
+            map: {
+                [key: string]: number;
+            };
+            rows: number;
+            new: number;
+            known: number;
+            faulty: number;
+            faults: {
+                line: number;
+                why: string;
+            }[];
+            sample: components["schemas"]["PriceLine"][];
+            kept: boolean;
+        };
+        PriceOffers: {
+            offers: {
+                path: string[];
+                name: string;
+                now: number;
+                price: number;
+                shop: string;
+                on: string;
+                cost: number;
+                cash: number;
+            }[];
         };
         Workbook: {
             /** @description xlsx or ods, in base64 */
@@ -2846,6 +3010,7 @@ export interface components {
             email: string | null;
             created_at: string | null;
             seasons: Record<string, never>[];
+            prices: Record<string, never>[];
         };
         Fault: {
             path: string;
@@ -3753,6 +3918,139 @@ export interface operations {
                 content?: never;
             };
             422: components["responses"]["Faults"];
+        };
+    };
+    prices: {
+        parameters: {
+            query?: {
+                find?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Prices by thing */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceBook"];
+                };
+            };
+        };
+    };
+    addPrice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPrice"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    pricesFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description CSV, RFC 4180 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+        };
+    };
+    removePrice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                price: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    priceTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PriceTable"];
+            };
+        };
+        responses: {
+            /** @description What is in it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceTableRead"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    pricesOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its offers */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceOffers"];
+                };
+            };
         };
     };
     listSeasons: {

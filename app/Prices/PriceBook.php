@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Prices;
+
+use App\Models\Price;
+use App\Models\Purchase;
+use App\Models\User;
+use App\Seasons\KeptSeason;
+use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Catalogue\Cell;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Season\File\SeasonReader;
+use JollyPenny\Core\Season\Setup;
+use stdClass;
+
+/** A person's prices: kept once, shown by thing, and offered to a season, which keeps its own until told to take them. */
+final readonly class PriceBook
+{
+    private const CHUNK = 1000;
+
+    /** Things shown at once; a search finds the others. */
+    private const SHOWN = 200;
+
+    private const HISTORY = 24;
+
+    /** Where prices stand in a season: list, name, price. */
+    private const LISTS = [
+        'seed_lots' => ['variety', 'packet_price', 'seeds_per_packet'],
+        'supplies' => ['name', 'pack_price', 'pack_amount'],
+        'containers' => ['name', 'pack_price', 'units_per_pack'],
+        'trayware' => ['name', 'price', null],
+        'lights' => ['name', 'price', null],
+        'mats' => ['name', 'price', null],
+        'appliances' => ['name', 'price', null],
+        'gear' => ['name', 'price', null],
+        'nursery' => ['name', 'price', 'plants'],
+    ];
+
+    private const SAME = 1e-6;
+
+    /**
+     * @param  list<PriceLine>  $lines
+     * @return list<PriceLine> those that are not there yet, each once
+     */
+    public function newOnes(User $user, array $lines): array
+    {
+        $new = [];
+        foreach ($lines as $line) {
+            $new[$line->mark()] ??= $line;
+        }
+        foreach (array_chunk(array_keys($new), self::CHUNK) as $marks) {
+            foreach (Price::query()->where('user_id', $user->id)->whereIn('mark', $marks)->pluck('mark') as $known) {
+                unset($new[$known]);
+            }
+        }
+
+        return array_values($new);
+    }
+
+    /** @param  list<PriceLine>  $lines */
+    public function keep(User $user, array $lines): void
+    {
+        if (Price::query()->where('user_id', $user->id)->count() + count($lines) > Price::MOST) {
+            throw ValidationException::withMessages(['file' => 'A price book holds '.number_format(Price::MOST).' lines. Take old ones out first.']);
+        }
+        foreach (array_chunk($lines, self::CHUNK) as $some) {
+            Price::query()->insertOrIgnore(array_map(fn (PriceLine $line): array => $line->row($user->id), $some));
+        }
+    }
+
+    /** @return array{things: list<array<string, mixed>>, more: int, lines: int} by thing, the one seen last first */
+    public function things(User $user, string $find): array
+    {
+        $all = Price::query()->where('user_id', $user->id);
+        $lines = (clone $all)->count();
+        $find === '' ?: $all->whereRaw('lower(name) LIKE ?', ['%'.addcslashes(mb_strtolower($find), '%_\\').'%']);
+        $names = (clone $all)->groupBy('name')->orderByRaw('max(seen_on) DESC, name')->limit(self::SHOWN + 1)->pluck('name')->all();
+        $things = [];
+        foreach ((clone $all)->whereIn('name', array_slice($names, 0, self::SHOWN))->orderBy('seen_on')->orderBy('id')->get() as $one) {
+            $things[$one->name][] = ['id' => $one->id, 'shop' => $one->shop, 'holds' => $one->holds === null ? null : (float) $one->holds, 'unit' => $one->unit,
+                'price' => (float) $one->price, 'currency' => $one->currency, 'on' => $one->seen_on->format('Y-m-d')];
+        }
+
+        return [
+            'things' => array_values(array_map(
+                fn (string $name): array => ['name' => $name, 'prices' => array_slice($things[$name] ?? [], -self::HISTORY)],
+                array_slice($names, 0, self::SHOWN),
+            )),
+            'more' => max(0, count($names) - self::SHOWN),
+            'lines' => $lines,
+        ];
+    }
+
+    /**
+     * What is in the book, or was paid, for things of the season by their name, in its currency, the newest; with what it would change.
+     *
+     * @return list<array{path: list<string>, name: string, now: float, price: float, shop: string, on: string, cost: float, cash: float}>
+     */
+    public function offers(User $user, KeptSeason $kept, Setup $setup): array
+    {
+        $newest = $this->newest($user, $kept->file->currency);
+        $result = $kept->costing->setup($setup);
+        $offers = [];
+        foreach (self::LISTS as $list => [$named, $key, $holds]) {
+            foreach (Cell::rows($kept->model->document->{$list} ?? null) as $row) {
+                $found = $newest[mb_strtolower(Cell::text($row->{$named} ?? ''))] ?? null;
+                $now = (float) ($row->{$key} ?? 0);
+                $another = $found !== null && $holds !== null && $found['holds'] !== null && abs($found['holds'] - (float) ($row->{$holds} ?? 0)) > self::SAME;
+                if ($found === null || $another || abs($found['price'] - $now) < self::SAME) {
+                    continue;
+                }
+                $with = $this->with($kept, [$list, Cell::text($row->id), $key], $found['price'], $setup);
+                $offers[] = ['path' => [$list, Cell::text($row->id), $key], 'name' => Cell::text($row->{$named}), 'now' => $now, 'price' => $found['price'],
+                    'shop' => $found['shop'], 'on' => $found['on'], 'cost' => $with->cost - $result->cost, 'cash' => $with->cash_now - $result->cash_now];
+            }
+        }
+
+        return $offers;
+    }
+
+    /** @return array<string, array{price: float, holds: ?float, shop: string, on: string}> by name in small letters */
+    private function newest(User $user, string $currency): array
+    {
+        $newest = [];
+        $see = function (string $name, float $price, ?float $holds, string $shop, string $on) use (&$newest): void {
+            $key = mb_strtolower($name);
+            if (! isset($newest[$key]) || $newest[$key]['on'] <= $on) {
+                $newest[$key] = ['price' => $price, 'holds' => $holds, 'shop' => $shop, 'on' => $on];
+            }
+        };
+        foreach (Price::query()->where('user_id', $user->id)->where('currency', $currency)->orderBy('seen_on')->cursor() as $one) {
+            $see($one->name, (float) $one->price, $one->holds === null ? null : (float) $one->holds, $one->shop, $one->seen_on->format('Y-m-d'));
+        }
+        $bought = Purchase::query()->join('seasons', 'seasons.id', '=', 'purchases.season_id')->where('seasons.user_id', $user->id)
+            ->whereNull('seasons.deleted_at')->whereRaw("seasons.document->>'currency' = ?", [$currency])->orderBy('bought_on')->get('purchases.*');
+        foreach ($bought as $one) {
+            $see($one->name, (float) $one->paid / $one->packs, null, $one->shop, $one->bought_on->format('Y-m-d'));
+        }
+
+        return $newest;
+    }
+
+    /** @param  array{string, string, string}  $path */
+    private function with(KeptSeason $kept, array $path, float $price, Setup $setup): \JollyPenny\Core\Results\SetupResult
+    {
+        /** @var stdClass $document */
+        $document = json_decode((string) json_encode($kept->model->document, JSON_PRESERVE_ZERO_FRACTION));
+        foreach ($document->{$path[0]} as $row) {
+            if ($row->id === $path[1]) {
+                $row->{$path[2]} = $price;
+            }
+        }
+        $season = (new SeasonReader())->readDocument($document);
+
+        return (new SeasonCosting($season))->setup(array_column($season->setups, null, 'id')[$setup->id]);
+    }
+}
