@@ -42,6 +42,7 @@ export type ShoppingState = Shapes['ShoppingState'];
 export type ShoppingItem = ShoppingState['shopping']['items'][number];
 export type Purchase = ShoppingState['purchases'][number];
 export type NewPurchase = Shapes['NewPurchase'];
+export type PriceTableRead = Shapes['PriceTableRead'];
 export type Supply = Season['supplies'][number];
 export type Place = Season['places'][number];
 export type Compared = Shapes['Compared'];

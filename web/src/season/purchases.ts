@@ -13,11 +13,12 @@ export interface Buying {
   bought: NewPurchase | null;
 }
 
-async function send({ season, token, bought }: Buying): Promise<void> {
+async function send({ season, token, bought }: Buying): Promise<string> {
   const params = { path: { season, token } };
   await (bought === null
     ? answered(client.DELETE('/api/seasons/{season}/purchases/{token}', { params }))
     : answered(client.PUT('/api/seasons/{season}/purchases/{token}', { params, body: bought })));
+  return token;
 }
 
 /** How purchases are sent, also those that an earlier page left behind. */
@@ -32,7 +33,7 @@ export function rememberBuying(queries: QueryClient): void {
 
 /** Says what was bought; and what of it is still on its way. */
 export function useBuying(season: number) {
-  const { mutateAsync } = useMutation<void, Error, Buying>({ mutationKey: [BUY, season], scope: { id: `buy-${season}` } });
+  const { mutateAsync } = useMutation<string, Error, Buying>({ mutationKey: [BUY, season], scope: { id: `buy-${season}` } });
   const waiting = useMutationState({
     filters: { mutationKey: [BUY, season], status: 'pending' },
     select: ({ state }) => state.variables as Buying,

@@ -22,6 +22,7 @@ const screens = {
   bench: () => import('../screens/bench/BenchScreen').then((module) => ({ default: module.BenchScreen })),
   shopping: () => import('../screens/shopping/ShoppingScreen').then((module) => ({ default: module.ShoppingScreen })),
   ledger: () => import('../screens/ledger/LedgerScreen').then((module) => ({ default: module.LedgerScreen })),
+  prices: () => import('../screens/prices/PricesScreen').then((module) => ({ default: module.PricesScreen })),
   cautions: () => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
 };
 const SeasonsScreen = lazy(screens.seasons);
@@ -32,6 +33,7 @@ const PotsScreen = lazy(screens.pots);
 const BenchScreen = lazy(screens.bench);
 const ShoppingScreen = lazy(screens.shopping);
 const LedgerScreen = lazy(screens.ledger);
+const PricesScreen = lazy(screens.prices);
 const CautionsScreen = lazy(screens.cautions);
 const account = () => import('../screens/account/AccountScreens');
 const AccountScreen = lazy(() => account().then((module) => ({ default: module.AccountScreen })));
@@ -76,6 +78,7 @@ export function App() {
               <Route element={<PlainFrame scheme={scheme} toggle={toggle} />}>
                 <Route path="/" element={<LastSeason />} />
                 <Route path="/seasons" element={<SeasonsScreen />} />
+                <Route path="/prices" element={<PricesScreen />} />
                 <Route path="/cautions" element={<CautionsScreen />} />
                 <Route path="/account" element={<AccountScreen />} />
                 <Route path="/sign-in" element={<SignInScreen />} />

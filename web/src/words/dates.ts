@@ -27,3 +27,9 @@ export const isDate = (text: string): boolean =>
   /^\d{4}-\d{2}-\d{2}$/.test(text) &&
   new Date(`${text}T00:00:00Z`).getTime() % DAY === 0 &&
   new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
+
+/** Today, where the person is. */
+export const today = (): string => {
+  const now = new Date();
+  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+};

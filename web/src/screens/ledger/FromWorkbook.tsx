@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
 import type { Path, Season } from '../../api/types';
+import { coded } from '../../files/coded';
 import { useStore } from '../../season/SeasonContext';
 import s from './ledger.module.css';
 
@@ -13,13 +14,6 @@ interface Found {
 }
 
 const MOST_BYTES = 4_000_000;
-
-const coded = async (file: File): Promise<string> => {
-  const bytes = new Uint8Array(await file.arrayBuffer());
-  let text = '';
-  for (let at = 0; at < bytes.length; at += 8192) text += String.fromCharCode(...bytes.subarray(at, at + 8192));
-  return btoa(text);
-};
 
 /** A workbook that was changed elsewhere: what is other in it is offered, change by change. */
 export function FromWorkbook({ season }: { season: Season }) {

@@ -3,6 +3,7 @@ import { words } from '../../api/client';
 import type { NewPurchase, Purchase, ShoppingItem } from '../../api/types';
 import { useBuying, withWaiting } from '../../season/purchases';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
+import { today } from '../../words/dates';
 import { useAsk } from '../../shell/AskContext';
 import { PlanningPage } from '../../shell/Page';
 import { SetupPicker } from '../../shell/SetupPicker';
@@ -10,6 +11,7 @@ import { money, moneyChange } from '../../words/money';
 import { ItemLine } from './ItemLine';
 import { LimitPart } from './LimitPart';
 import { OffTheList } from './OffTheList';
+import { PriceOffers } from './PriceOffers';
 import { PurchaseLine } from './PurchaseLine';
 import { useShopping } from './useShopping';
 import s from './shopping.module.css';
@@ -26,11 +28,6 @@ export function ShoppingScreen() {
   const shown = useOnScreen();
   return <PlanningPage>{shown && <Receipt shown={shown} />}</PlanningPage>;
 }
-
-const here = (): string => {
-  const now = new Date();
-  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
-};
 
 function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
   const ask = useAsk();
@@ -64,7 +61,7 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
         name: item.name,
         packs,
         paid: Number((packs * item.price).toFixed(4)),
-        on: here(),
+        on: today(),
         shop,
       }),
     );
@@ -139,7 +136,7 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
               </ul>
             </section>
           )}
-          <OffTheList season={season} shop={shop} today={here()} buy={(next) => speak(buy(next))} />
+          <OffTheList season={season} shop={shop} today={today()} buy={(next) => speak(buy(next))} />
         </div>
         <aside className={s.side} aria-label="What it comes to">
           <dl className={s.sums} aria-busy={waiting.length > 0}>
@@ -183,6 +180,7 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
               {waiting.length} kept here; the sums follow when the server answers.
             </p>
           )}
+          <PriceOffers season={season} setup={setup} revision={revision} />
           <LimitPart key={setup.id} season={season} setup={setup} />
         </aside>
       </div>

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+it('reads in a table after it was looked at, and offers its prices to the season', function (int $width) {
+    $this->visit('/', $width, 844);
+    $this->find('[data-part="stack-svg"]');
+    $shopping = str_replace('compare', 'shopping', $this->path());
+    $this->visit('/prices', $width, 844);
+    $this->find('[data-part="add-price"]');
+    $file = sys_get_temp_dir().'/prices-'.bin2hex(random_bytes(4)).'.csv';
+    file_put_contents($file, "a;price;shop;date\nSeed-starting mix, 16 qt bag;7.25;Corner;2027-01-20\nPerlite, 59 qt;cheap;Corner;2027-01-20\n");
+    $this->find('input[name="price-file"]')->sendKeys($file);
+    $this->waitFor(fn () => str_contains($this->text('[data-part="price-preview"]'), 'Say which column') ?: null, 'a column to be asked for');
+    (new Facebook\WebDriver\WebDriverSelect($this->find('select[name="map-name"]')))->selectByValue('0');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="price-preview"]'), '1 new') ?: null, 'the lines');
+    expect($this->text('[data-part="price-preview"]'))->toContain('Line 3')->toContain('cheap');
+    $this->press('Keep 1 price');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="prices"]'), 'Seed-starting mix') ?: null, 'it in the book');
+    expect($this->overflows())->toBeFalse();
+    $this->visit($shopping, $width, 844);
+    $this->waitFor(fn () => str_contains($this->text('[data-part="price-offers"]'), '$7.25') ?: null, 'the offer');
+    $this->click('[data-action="all-prices"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-item="supply-starter"]'), '$7.25') ?: null, 'the season to take it');
+    expect($this->consoleErrors())->toBe([]);
+})->with([1280, 390]);
+
+it('writes a price down, says what is wrong, and has no serious accessibility finding in both themes', function (int $width) {
+    $this->visit('/prices', $width, 844);
+    $this->find('[data-part="add-price"]');
+    $this->press('Write it down');
+    expect($this->text('[data-part="add-price"] [role="alert"]'))->toContain('what it is');
+    $this->find('input[name="price-name"]')->sendKeys('Perlite');
+    $this->type('price-price', '18,40');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="prices"]'), 'Perlite') ?: null, 'the price');
+    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
+    $this->otherTheme();
+    expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
+})->with([1280, 390]);

@@ -1,0 +1,85 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { answered, client, words } from '../../api/client';
+import { CurrencySelect } from '../../edit/CurrencySelect';
+import { parseNumber } from '../../edit/numbers';
+import { isDate, today } from '../../words/dates';
+import { keepCurrency, ownCurrency } from './defaults';
+import s from './prices.module.css';
+
+/** A price seen in a shop. */
+export function AddPrice({ added }: { added: () => void }) {
+  const [fields, setFields] = useState({ name: '', price: '', holds: '', unit: '', shop: '', on: today() });
+  const [currency, setCurrency] = useState(ownCurrency());
+  const [why, setWhy] = useState<string | null>(null);
+  const field = (key: keyof typeof fields, label: string, mode?: 'decimal') => (
+    <label>
+      {label}
+      <input
+        name={`price-${key}`}
+        inputMode={mode}
+        value={fields[key]}
+        maxLength={200}
+        onChange={(event) => setFields({ ...fields, [key]: event.target.value })}
+      />
+    </label>
+  );
+  const add = async () => {
+    const price = parseNumber(fields.price, { least: 0, most: 1_000_000_000, kind: 'money' });
+    const holds = fields.holds.trim() === '' ? null : parseNumber(fields.holds, { least: 0, most: 1_000_000_000 });
+    if (fields.name.trim() === '') return setWhy('Say what it is.');
+    if (!price.ok) return setWhy(`The price: ${price.why}`);
+    if (holds !== null && !holds.ok) return setWhy(`What a pack holds: ${holds.why}`);
+    if (!isDate(fields.on)) return setWhy('Give a date that exists, as year-month-day.');
+    try {
+      await answered(
+        client.POST('/api/prices', {
+          body: {
+            name: fields.name.trim(),
+            price: price.value,
+            holds: holds?.value ?? null,
+            unit: fields.unit.trim(),
+            shop: fields.shop.trim(),
+            on: fields.on,
+            currency,
+          },
+        }),
+      );
+      setWhy(null);
+      setFields({ ...fields, name: '', price: '', holds: '' });
+      added();
+    } catch (error) {
+      setWhy(words(error));
+    }
+  };
+  return (
+    <form
+      className={s.add}
+      data-part="add-price"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void add();
+      }}
+    >
+      {field('name', 'What')}
+      {field('price', 'A pack costs', 'decimal')}
+      <CurrencySelect
+        value={currency}
+        onChange={(code) => {
+          setCurrency(code);
+          keepCurrency(code);
+        }}
+      />
+      {field('holds', 'It holds', 'decimal')}
+      {field('unit', 'of (qt, L, seeds…)')}
+      {field('shop', 'Shop')}
+      {field('on', 'Day')}
+      <Button htmlType="submit">Write it down</Button>
+      {why !== null && (
+        <p className="trouble" role="alert">
+          {why}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,93 @@
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answered, client, words } from '../../api/client';
+import { shortDay } from '../../words/dates';
+import { money } from '../../words/money';
+import { plural } from '../../words/sowing';
+import { AddPrice } from './AddPrice';
+import { FromTable } from './FromTable';
+import { PriceLine } from './PriceLine';
+import s from './prices.module.css';
+
+/** Your prices by thing, shop, pack and day; offered in every season. */
+export function PricesScreen() {
+  const queries = useQueryClient();
+  const [find, setFind] = useState('');
+  const { data, error } = useQuery({
+    queryKey: ['prices', find],
+    queryFn: () => answered(client.GET('/api/prices', { params: { query: { find } } })),
+    placeholderData: keepPreviousData,
+  });
+  const changed = () => void queries.invalidateQueries({ queryKey: ['prices'] });
+  const remove = (price: number) =>
+    void answered(client.DELETE('/api/prices/{price}', { params: { path: { price } } })).then(changed, () => undefined);
+  return (
+    <main className="work" id="work">
+      <h1>Your prices</h1>
+      <p className="quiet">
+        What a pack cost, where and when. A season keeps the prices it was made with until you take new ones over, under Shopping.
+      </p>
+      {error && !data && <p role="alert">{words(error)}</p>}
+      <AddPrice added={changed} />
+      <div className={s.tools}>
+        <label>
+          Find <input name="find" value={find} maxLength={100} onChange={(event) => setFind(event.target.value)} />
+        </label>
+        {data && data.lines > 0 && (
+          <>
+            <span className="quiet">
+              {data.lines.toLocaleString('en')} {plural(data.lines, 'price')}
+            </span>
+            <a className="plain" href="/api/prices.csv" download>
+              All as a table (CSV)
+            </a>
+          </>
+        )}
+      </div>
+      {data?.lines === 0 && (
+        <p className="empty">No prices yet. Write one down, or read in a table. What you tick off under Shopping counts too.</p>
+      )}
+      {data && data.lines > 0 && data.things.length === 0 && <p className="quiet">Nothing is called so.</p>}
+      <ul className={s.things} data-part="prices">
+        {data?.things.map(({ name, prices }) => {
+          const last = prices.at(-1);
+          if (last === undefined) return null;
+          return (
+            <li key={name}>
+              <details>
+                <summary>
+                  <b>{name}</b>
+                  <PriceLine prices={prices} />
+                  <span className="mono copper">{money(last.price, last.currency)}</span>
+                  <small>
+                    {last.holds === null ? '' : `for ${last.holds} ${last.unit}, `}
+                    {last.shop === '' ? '' : `${last.shop}, `}
+                    {shortDay(last.on)} {last.on.slice(0, 4)}
+                  </small>
+                </summary>
+                <ul>
+                  {[...prices].reverse().map((one) => (
+                    <li key={one.id}>
+                      {one.on} <span className="mono">{money(one.price, one.currency)}</span> {one.shop}{' '}
+                      {one.holds === null ? '' : `${one.holds} ${one.unit}`}{' '}
+                      <button
+                        type="button"
+                        className="plain"
+                        aria-label={`Take out: ${name} of ${one.on}`}
+                        onClick={() => remove(one.id)}
+                      >
+                        Take out
+                      </button>
+                    </li>
+                  ))}
+                </ul>
+              </details>
+            </li>
+          );
+        })}
+      </ul>
+      {data && data.more > 0 && <p className="quiet">There are more; find them by their name.</p>}
+      <FromTable kept={changed} />
+    </main>
+  );
+}

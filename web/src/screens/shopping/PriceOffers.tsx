@@ -1,0 +1,66 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { answered, client } from '../../api/client';
+import type { Season, Setup } from '../../api/types';
+import { useOfRevision } from '../../season/useOfRevision';
+import { useStore } from '../../season/SeasonContext';
+import { shortDay } from '../../words/dates';
+import { money, moneyChange } from '../../words/money';
+import s from './shopping.module.css';
+
+interface Props {
+  season: Season;
+  setup: Setup;
+  revision: number;
+}
+
+/** Prices of your book, or paid, that are newer than the season's: what each would change, taken over one by one or all. */
+export function PriceOffers({ season, setup, revision }: Props) {
+  const store = useStore();
+  const queries = useQueryClient();
+  const { data } = useOfRevision(['price-offers', store.id, setup.id], revision, () =>
+    answered(
+      client.GET('/api/seasons/{season}/setups/{setup}/prices', { params: { path: { season: store.id, setup: setup.id } } }),
+    ),
+  );
+  const offers = data?.offers ?? [];
+  const take = (some: typeof offers, label: string) => {
+    store.apply(
+      some.map(({ path, price }) => ({ path, to: price })),
+      label,
+    );
+    void queries.invalidateQueries({ queryKey: ['price-offers', store.id] });
+  };
+  return (
+    <section aria-labelledby="offers-title" className={s.limit} data-part="price-offers">
+      <h2 id="offers-title">Prices of your book</h2>
+      {offers.length === 0 ? (
+        <p className="quiet">
+          None is other than this season’s. <Link to="/prices">Your prices</Link>
+        </p>
+      ) : (
+        <>
+          <ul className={s.steps}>
+            {offers.map((offer) => (
+              <li key={offer.path.join(' ')}>
+                {offer.name}: <span className="mono">{money(offer.price, season.currency)}</span>
+                {offer.shop === '' ? '' : ` at ${offer.shop}`} on {shortDay(offer.on, season.units === 'us')}, here{' '}
+                {money(offer.now, season.currency)}; the season {moneyChange(offer.cost, season.currency)}, the till{' '}
+                {moneyChange(offer.cash, season.currency)}{' '}
+                <button type="button" className="plain" onClick={() => take([offer], `new price, ${offer.name}`)}>
+                  take it
+                </button>
+              </li>
+            ))}
+          </ul>
+          <button type="button" className="plain" data-action="all-prices" onClick={() => take(offers, 'new prices')}>
+            Take all {offers.length}
+          </button>{' '}
+          <Link className="plain" to="/prices">
+            Your prices
+          </Link>
+        </>
+      )}
+    </section>
+  );
+}
