@@ -19,6 +19,7 @@ use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ShedController;
 use App\Http\Controllers\ShoppingController;
 use App\Http\Controllers\ThingController;
 use App\Http\Controllers\WorkController;
@@ -47,6 +48,10 @@ Route::prefix('api')
         Route::get('account/export', [AccountController::class, 'export']);
         Route::delete('session', [SessionController::class, 'destroy']);
 
+        Route::get('shed', [ShedController::class, 'show']);
+        Route::post('shed', [ShedController::class, 'store']);
+        Route::patch('shed/{item}', [ShedController::class, 'update'])->where('item', '[0-9]{1,18}');
+        Route::delete('rolls/{roll}', [ShedController::class, 'rollBack'])->where('roll', '[0-9]{1,18}');
         Route::get('prices', [PriceController::class, 'index']);
         Route::get('prices.csv', [PriceController::class, 'file']);
         Route::post('prices', [PriceController::class, 'store']);
@@ -78,6 +83,10 @@ Route::prefix('api')
                 Route::get('setups/{setup}/pots', [BenchController::class, 'pots']);
                 Route::get('setups/{setup}/shopping', [ShoppingController::class, 'show']);
                 Route::get('setups/{setup}/shopping.csv', [ShoppingController::class, 'file']);
+                Route::get('setups/{setup}/leftovers', [ShedController::class, 'leftovers']);
+                Route::get('setups/{setup}/seed-worth', [ShedController::class, 'seedWorth']);
+                Route::get('shed', [ShedController::class, 'offers']);
+                Route::post('roll', [ShedController::class, 'roll']);
                 Route::get('setups/{setup}/prices', [PriceController::class, 'offers']);
                 Route::get('setups/{setup}/ledger', [LedgerController::class, 'show']);
                 Route::get('setups/{setup}/ledger.csv', [LedgerController::class, 'file']);

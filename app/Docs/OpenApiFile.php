@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Docs;
 
 use App\Models\Purchase as Bought;
+use App\Models\ShedItem;
 use App\Prices\PriceLine;
 use App\Work\WorkKind;
 use JollyPenny\Core\Bench\Bench;
@@ -24,6 +25,8 @@ use JollyPenny\Core\Pictures\SetupPicture;
 use JollyPenny\Core\Potting\Potting;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\File\SeasonSchema;
+use JollyPenny\Core\Shed\Leftover;
+use JollyPenny\Core\Shed\SeedWorth;
 use JollyPenny\Core\Shopping\Purchase;
 use JollyPenny\Core\Shopping\Shopping;
 use JollyPenny\Core\Tasks\Task;
@@ -86,6 +89,7 @@ final class OpenApiFile
         [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
         [$grown] = array_map($shapes->of(...), [GrownStage::class, Bench::class, Potting::class]);
         $budget = $shapes->of(Budgeted::class);
+        [$leftover, $seedWorth] = array_map($shapes->of(...), [Leftover::class, SeedWorth::class]);
         $priceLine = $shapes->of(PriceLine::class);
         [$shopping, $purchase] = array_map($shapes->of(...), [Shopping::class, Purchase::class, Ledger::class]);
         $workKind = $shapes->of(WorkKind::class);
@@ -143,6 +147,24 @@ final class OpenApiFile
                 'faulty' => $whole, 'faults' => $list(self::object(['line' => $whole, 'why' => $text])), 'sample' => $list($priceLine), 'kept' => $flag]),
             'PriceOffers' => self::object(['offers' => $list(self::object(['path' => $list($text), 'name' => $text, 'now' => $number, 'price' => $number,
                 'shop' => $text, 'on' => $text, 'cost' => $number, 'cash' => $number]))]),
+            'ShedItem' => self::object(['id' => $whole, 'kind' => $text, 'name' => $text, 'packed_for' => ['type' => ['integer', 'null']], 'amount' => $number,
+                'unit' => $text, 'served' => $whole, 'place' => $text, 'tests' => $list(self::object(['on' => $text, 'sown' => $whole, 'sprouted' => $whole])),
+                'gone_on' => $maybe, 'gone_why' => $text]),
+            'Shed' => self::object([
+                'items' => $list(['$ref' => '#/components/schemas/ShedItem']),
+                'gone' => $list(['$ref' => '#/components/schemas/ShedItem']),
+                'bought' => $list(self::object(['kind' => $text, 'name' => $text, 'packs' => $whole, 'season' => $text])),
+                'rolled' => ['oneOf' => [self::object(['id' => $whole, 'from' => $text, 'made' => $text]), ['type' => 'null']]],
+            ]),
+            'NewShedItem' => self::object(['kind' => ['enum' => ShedItem::KINDS], 'name' => $text, 'amount' => $number, 'packed_for' => ['type' => ['integer', 'null']],
+                'place' => $maybe], ['packed_for', 'place']),
+            'ShedChange' => self::object(['amount' => $number, 'place' => $maybe, 'gone' => $maybe, 'back' => $flag,
+                'test' => self::object(['on' => $text, 'sown' => $whole, 'sprouted' => $whole])], ['amount', 'place', 'gone', 'back', 'test']),
+            'Leftovers' => self::object(['leftovers' => $list($leftover), 'rolled' => $flag]),
+            'NewRoll' => self::object(['setup' => $text, 'cracked' => $map($whole)], ['cracked']),
+            'SeedWorths' => self::object(['lots' => $list($seedWorth)]),
+            'ShedOffers' => self::object(['offers' => $list(self::object(['path' => $list($text), 'name' => $text, 'now' => $number, 'shed' => $number, 'unit' => $text,
+                'to' => ['type' => ['number', 'boolean']]]))]),
             'Workbook' => self::object(['file' => ['type' => 'string', 'description' => 'xlsx or ods, in base64']]),
             'WorkbookChanges' => self::object(['changes' => $list(self::object(['path' => $path, 'label' => $text, 'from' => $number, 'to' => $number]))]),
             'ShoppingState' => self::object(['shopping' => $shopping, 'purchases' => $list($purchase), 'shops' => $list($text)]),
@@ -271,6 +293,7 @@ final class OpenApiFile
                 'email' => $maybe,
                 'created_at' => $maybe,
                 'seasons' => $list(['type' => 'object']),
+                'shed' => $list(['type' => 'object']),
                 'prices' => $list(['type' => 'object']),
             ]),
             'Fault' => self::object(['path' => $text, 'problem' => $text, 'remedy' => $text]),

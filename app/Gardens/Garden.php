@@ -6,8 +6,10 @@ namespace App\Gardens;
 
 use App\Models\Price;
 use App\Models\Purchase;
+use App\Models\Roll;
 use App\Models\Season;
 use App\Models\SeasonChange;
+use App\Models\ShedItem;
 use App\Models\User;
 use App\Models\Work;
 use Illuminate\Support\Facades\DB;
@@ -33,6 +35,11 @@ final class Garden
             Price::query()->where('user_id', $trial->id)
                 ->whereNotIn('mark', Price::query()->select('mark')->where('user_id', $account->id))
                 ->update(['user_id' => $account->id]);
+            // What both sheds have is the account's as it is.
+            ShedItem::query()->where('user_id', $trial->id)
+                ->whereRaw('NOT EXISTS (SELECT 1 FROM shed_items AS own WHERE own.user_id = ? AND (own.kind, own.name, own.packed_for) = (shed_items.kind, shed_items.name, shed_items.packed_for))', [$account->id])
+                ->update(['user_id' => $account->id]);
+            Roll::query()->where('user_id', $trial->id)->update(['user_id' => $account->id]);
             $trial->delete();
         });
     }
@@ -68,6 +75,7 @@ final class Garden
             'email' => $user->email,
             'created_at' => $user->created_at?->toIso8601String(),
             'seasons' => $seasons,
+            'shed' => array_map(fn (ShedItem $item) => $item->shown(), ShedItem::ofUser($user->id)),
             'prices' => Price::query()->where('user_id', $user->id)->orderBy('id')->get(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->toArray(),
         ];
     }

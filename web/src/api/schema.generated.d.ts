@@ -744,6 +744,126 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What lies in the shed */
+        get: operations["shed"];
+        put?: never;
+        /** Put something into the shed */
+        post: operations["putIntoShed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shed/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** How much is left, where it lies, a test of it; gone or back */
+        patch: operations["changeShedItem"];
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/leftovers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the season leaves, by its plan and what was bought */
+        get: operations["leftovers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/roll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The season ends, the next begins with what is left */
+        post: operations["roll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rolls/{roll}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** As if it had not been rolled on */
+        delete: operations["rollBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/seed-worth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Old seed: to keep, to test or to throw out */
+        get: operations["seedWorth"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/shed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the season says other than the shed of what is there */
+        get: operations["shedOffers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/setups/{setup}/shopping": {
         parameters: {
             query?: never;
@@ -2521,6 +2641,53 @@ export interface components {
             /** @description more */
             hours: number;
         };
+        /** @description What is there of a thing when a season is over. *\/ */
+        Leftover: {
+            /** @description seed, supply, container, trayware, light, mat, appliance or gear */
+            kind: string;
+            id: string;
+            name: string;
+            /** @description there when it began */
+            before: number;
+            /** @description on top */
+            bought: number;
+            /** @description up */
+            used: number;
+            /** @description of it */
+            left: number;
+            /** @description seeds, L, kg or each */
+            unit: string;
+            /** @description it did a season's work */
+            served: boolean;
+            /** @description the year of seed */
+            packed_for: number | null;
+        };
+        /**
+         * @description Whether seed in the drawer is worth its cells: the season costed with it, with a new packet instead, and, as if ten of its seeds had
+         *     been tried on damp paper, with each of the eleven outcomes. What a test is worth is what choosing after it saves on average.
+         */
+        SeedWorth: {
+            lot: string;
+            name: string;
+            /** @description as it is believed */
+            alive_of_hundred: number;
+            /** @description years */
+            age: number;
+            /** @description seeds in the drawer */
+            left: number;
+            packet_price: number;
+            /** @description money to fill the list, with it */
+            with_it: number;
+            /** @description money to fill the list, with a new packet of the year */
+            with_new: number;
+            /** @description it is cheaper than a new packet */
+            keep: boolean;
+            /** @description money that a test of ten saves on average, less the ten seeds; null where it was tested already, or too few are left */
+            test_worth: number | null;
+            test_pays: boolean;
+            /** @description so few of ten coming up, and a new packet is cheaper; null where the test changes nothing */
+            throw_below: number | null;
+        };
         /** @description A line of a price book, as it was understood. *\/ */
         PriceLine: {
             name: string;
@@ -2770,6 +2937,80 @@ export interface components {
                 cash: number;
             }[];
         };
+        ShedItem: {
+            id: number;
+            kind: string;
+            name: string;
+            packed_for: number | null;
+            amount: number;
+            unit: string;
+            served: number;
+            place: string;
+            tests: {
+                on: string;
+                sown: number;
+                sprouted: number;
+            }[];
+            gone_on: string | null;
+            gone_why: string;
+        };
+        Shed: {
+            items: components["schemas"]["ShedItem"][];
+            gone: components["schemas"]["ShedItem"][];
+            bought: {
+                kind: string;
+                name: string;
+                packs: number;
+                season: string;
+            }[];
+            rolled: {
+                id: number;
+                from: string;
+                made: string;
+            } | null;
+        };
+        NewShedItem: {
+            /** @enum {unknown} */
+            kind: "seed" | "supply" | "container" | "trayware" | "light" | "mat" | "appliance" | "gear";
+            name: string;
+            amount: number;
+            packed_for?: number | null;
+            place?: string | null;
+        };
+        ShedChange: {
+            amount?: number;
+            place?: string | null;
+            gone?: string | null;
+            back?: boolean;
+            test?: {
+                on: string;
+                sown: number;
+                sprouted: number;
+            };
+        };
+        Leftovers: {
+            leftovers: components["schemas"]["Leftover"][];
+            rolled: boolean;
+        };
+        NewRoll: {
+            setup: string;
+            cracked?: {
+                [key: string]: number;
+            };
+        };
+        SeedWorths: {
+            lots: components["schemas"]["SeedWorth"][];
+        };
+        ShedOffers: {
+            offers: {
+                path: string[];
+                name: string;
+                now: number;
+                shed: number;
+                unit: string;
+                to: number | boolean;
+            }[];
+        };
         Workbook: {
             /** @description xlsx or ods, in base64 */
             file: string;
@@ -3010,6 +3251,7 @@ export interface components {
             email: string | null;
             created_at: string | null;
             seasons: Record<string, never>[];
+            shed: Record<string, never>[];
             prices: Record<string, never>[];
         };
         Fault: {
@@ -4301,6 +4543,195 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    shed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The shed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shed"];
+                };
+            };
+        };
+    };
+    putIntoShed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewShedItem"];
+            };
+        };
+        responses: {
+            /** @description The shed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shed"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    changeShedItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShedChange"];
+            };
+        };
+        responses: {
+            /** @description The shed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shed"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    leftovers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is left */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Leftovers"];
+                };
+            };
+        };
+    };
+    roll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRoll"];
+            };
+        };
+        responses: {
+            /** @description The next season */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonMade"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    rollBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                roll: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The shed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shed"];
+                };
+            };
+        };
+    };
+    seedWorth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Each packet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeedWorths"];
+                };
+            };
+        };
+    };
+    shedOffers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its offers */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShedOffers"];
+                };
             };
         };
     };

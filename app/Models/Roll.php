@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A season that was rolled on into the next, with the shed as it was before.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property int $season_id
+ * @property int $made_id
+ * @property list<array<string, mixed>> $before
+ */
+final class Roll extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = ['id'];
+
+    /** @var array<string, string> */
+    protected $casts = ['before' => 'array'];
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * Something in a person's shed, across seasons.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $kind
+ * @property string $name
+ * @property int $packed_for  of seed, its year; else 0
+ * @property string $amount  exact, in its unit
+ * @property string $unit
+ * @property int $served  seasons
+ * @property string $place  where it lies
+ * @property list<array{on: string, sown: int, sprouted: int}> $tests
+ * @property ?Carbon $gone_on
+ * @property string $gone_why
+ */
+final class ShedItem extends Model
+{
+    public const KINDS = ['seed', 'supply', 'container', 'trayware', 'light', 'mat', 'appliance', 'gear'];
+
+    /** Of one shed. */
+    public const MOST = 2000;
+
+    public const TESTS = 20;
+
+    protected $guarded = ['id'];
+
+    /** @var array<string, string> */
+    protected $casts = ['tests' => 'array', 'amount' => 'decimal:4', 'gone_on' => 'immutable_date', 'served' => 'integer', 'packed_for' => 'integer'];
+
+    /** @return list<self> all of a person's, also what is gone */
+    public static function ofUser(int $user): array
+    {
+        /** @var list<self> */
+        return self::query()->where('user_id', $user)->orderBy('name')->orderBy('packed_for')->get()->values()->all();
+    }
+
+    /** @return array<string, mixed> as it is sent */
+    public function shown(): array
+    {
+        return [...$this->only(['id', 'kind', 'name', 'unit', 'served', 'place', 'tests', 'gone_why']), 'amount' => (float) $this->amount,
+            'packed_for' => $this->packed_for === 0 ? null : $this->packed_for, 'gone_on' => $this->gone_on?->format('Y-m-d')];
+    }
+}

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shed;
+
+use App\Models\Purchase;
+use App\Models\Roll;
+use App\Models\Season;
+use App\Models\ShedItem;
+use App\Models\User;
+use App\Seasons\KeptSeason;
+use App\Seasons\SeasonShelf;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Catalogue\Cell;
+use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Shed\Leftover;
+use JollyPenny\Core\Shed\Leftovers;
+use JollyPenny\Core\Shed\NextSeason;
+
+/** What lies in a person's shed: what seasons left, what was bought since, what was thrown out. */
+final readonly class Shed
+{
+    /** Where a season keeps what it has of a kind: list, name, amount. */
+    private const LISTS = [
+        'seed' => ['seed_lots', 'variety', 'packets_owned'],
+        'supply' => ['supplies', 'name', 'in_stock'],
+        'container' => ['containers', 'name', 'owned_units'],
+        'trayware' => ['trayware', 'name', 'owned_units'],
+        'light' => ['lights', 'name', 'owned'],
+        'mat' => ['mats', 'name', 'owned'],
+        'appliance' => ['appliances', 'name', 'owned'],
+        'gear' => ['gear', 'name', 'owned'],
+    ];
+
+    private const SAME = 1e-3;
+
+    /** @return array<string, mixed> */
+    public function show(User $user): array
+    {
+        $items = ShedItem::ofUser($user->id);
+        /** @var list<Roll> $rolls */
+        $rolls = Roll::query()->where('user_id', $user->id)->orderByDesc('id')->get()->values()->all();
+        $seasons = Season::query()->where('user_id', $user->id)->pluck('name', 'id');
+        /** @var list<Purchase> $bought */
+        $bought = Purchase::query()->join('seasons', 'seasons.id', '=', 'purchases.season_id')->where('seasons.user_id', $user->id)
+            ->whereNull('seasons.deleted_at')->whereNotIn('seasons.id', array_column($rolls, 'season_id'))->whereIn('kind', ShedItem::KINDS)
+            ->orderBy('purchases.name')->get(['purchases.*'])->values()->all();
+        $last = array_values(array_filter($rolls, fn (Roll $roll): bool => isset($seasons[$roll->made_id])))[0] ?? null;
+        $shown = fn (bool $gone): array => array_map(
+            fn (ShedItem $item): array => $item->shown(),
+            array_values(array_filter($items, fn (ShedItem $item): bool => ($item->gone_on !== null) === $gone)),
+        );
+
+        return [
+            'items' => $shown(false),
+            'gone' => $shown(true),
+            // Bought for a season that is not over: it joins the shed when that rolls on.
+            'bought' => array_map(fn (Purchase $one): array => ['kind' => $one->kind, 'name' => $one->name, 'packs' => $one->packs,
+                'season' => $seasons[$one->season_id] ?? ''], $bought),
+            'rolled' => $last === null ? null : ['id' => $last->id, 'from' => $seasons[$last->season_id] ?? '', 'made' => $seasons[$last->made_id]],
+        ];
+    }
+
+    /**
+     * @param  array<string, int>  $cracked
+     * @return list<Leftover>
+     */
+    public function leftovers(KeptSeason $kept, Setup $setup, array $cracked = []): array
+    {
+        return Leftovers::of($kept->costing->books($setup), array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($kept->model->id)), $cracked);
+    }
+
+    /**
+     * The season ends: what is left goes into the shed with one more season's work, and the next season begins with it.
+     *
+     * @param  array<string, int>  $cracked
+     */
+    public function roll(User $user, KeptSeason $kept, Setup $setup, array $cracked): Season
+    {
+        return DB::transaction(function () use ($user, $kept, $setup, $cracked): Season {
+            // One at a time for a garden: two presses roll once.
+            User::query()->whereKey($user->id)->lockForUpdate()->first();
+            if (Roll::query()->where('season_id', $kept->model->id)->exists()) {
+                throw ValidationException::withMessages(['setup' => "“{$kept->file->name}” has been rolled on already. Take that back first."]);
+            }
+            $before = ShedItem::ofUser($user->id);
+            $leftovers = $this->leftovers($kept, $setup, $cracked);
+            foreach ($leftovers as $left) {
+                $item = ShedItem::query()->firstOrNew(['user_id' => $user->id, 'kind' => $left->kind, 'name' => $left->name, 'packed_for' => $left->packed_for ?? 0]);
+                $item->fill(['amount' => (string) round($left->left, 4), 'unit' => $left->unit, 'served' => ($item->served ?? 0) + ($left->served ? 1 : 0), 'gone_on' => null,
+                    'gone_why' => ''])->save();
+            }
+            $made = SeasonShelf::add($user, NextSeason::of($kept->model->document, $leftovers));
+            Roll::query()->create(['user_id' => $user->id, 'season_id' => $kept->model->id, 'made_id' => $made->id,
+                'before' => array_map(fn (ShedItem $item): array => $item->getAttributes(), $before)]);
+
+            return $made;
+        });
+    }
+
+    /** As if it had not been rolled on: the shed as it was, and the season that was made in the bin. */
+    public function rollBack(User $user, Roll $roll): void
+    {
+        DB::transaction(function () use ($user, $roll): void {
+            ShedItem::query()->where('user_id', $user->id)->delete();
+            foreach ($roll->before as $row) {
+                ShedItem::query()->insert($row);
+            }
+            Season::query()->where('user_id', $user->id)->whereKey($roll->made_id)->delete();
+            $roll->delete();
+        });
+    }
+
+    /**
+     * Where a season says other than the shed of what is there, by name; it keeps its own until told otherwise.
+     *
+     * @return list<array{path: list<string>, name: string, now: float, shed: float, unit: string, to: float|bool}>
+     */
+    public function offers(User $user, KeptSeason $kept): array
+    {
+        $there = [];
+        foreach (ShedItem::ofUser($user->id) as $item) {
+            $item->gone_on !== null || $there["{$item->kind} ".mb_strtolower($item->name).($item->packed_for === 0 ? '' : " {$item->packed_for}")] = $item;
+        }
+        $offers = [];
+        foreach (self::LISTS as $kind => [$list, $named, $key]) {
+            foreach (Cell::rows($kept->model->document->{$list} ?? null) as $row) {
+                $item = $there["{$kind} ".mb_strtolower(Cell::text($row->{$named} ?? '')).($kind === 'seed' ? ' '.Cell::text($row->packed_for ?? '') : '')] ?? null;
+                $each = $kind === 'seed' ? (float) ($row->seeds_per_packet ?? 0) : 1.0;
+                if ($item === null || $each <= 0.0) {
+                    continue;
+                }
+                $owned = $key === 'owned';
+                $now = $owned ? (float) (bool) ($row->{$key} ?? false) : (float) ($row->{$key} ?? 0) * $each;
+                $shed = $owned ? min(1.0, (float) $item->amount) : (float) $item->amount;
+                // A packet's part is kept to four places.
+                if (abs($now - $shed) > max(self::SAME, $each * 1e-4)) {
+                    $some = $key === 'owned_units' ? floor($shed) : round($shed / $each, 4);
+                    $to = $owned ? $shed > 0.0 : $some;
+                    $offers[] = ['path' => [$list, Cell::text($row->id), $key], 'name' => $item->name, 'now' => $now, 'shed' => $shed, 'unit' => $item->unit, 'to' => $to];
+                }
+            }
+        }
+
+        return $offers;
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Season;
+
+it('rolls a season on by one confirmation, and back as if nothing had been', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $this->postJson('/api/shed', ['kind' => 'seed', 'name' => 'Long Fringe', 'amount' => 150, 'packed_for' => 2024, 'place' => 'tin, top shelf'])->assertOk();
+    $before = $this->getJson('/api/shed')->json();
+    $document = json_encode($season->document);
+    $left = array_column(array_map(fn (array $one): array => ["{$one['kind']} {$one['id']}", $one], $this->getJson("/api/seasons/{$season->id}/setups/bench/leftovers")->assertOk()->json('leftovers')), 1, 0);
+    expect($left['seed kale']['left'])->toEqual(136.0);
+
+    $made = $this->postJson("/api/seasons/{$season->id}/roll", ['setup' => 'bench', 'cracked' => ['container pot9' => 2]])->assertCreated()->json('id');
+    $next = $this->getJson("/api/seasons/{$made}")->assertOk()->json('season');
+    $shed = $this->getJson('/api/shed')->json();
+    $items = array_column($shed['items'], null, 'name');
+    expect($next['year'])->toBe(2028)->and(array_column($next['containers'], 'owned_units', 'id')['pot9'])->toBe(70)
+        ->and($items['Long Fringe']['amount'])->toEqual(136.0)->and($items['Long Fringe']['place'])->toBe('tin, top shelf')->and($items['Long Fringe']['served'])->toBe(1)
+        ->and($items['LED shop light, 4 ft']['amount'])->toEqual(1.0)
+        ->and($this->getJson("/api/seasons/{$made}/shed")->json('offers'))->toBe([]);
+    $this->postJson("/api/seasons/{$season->id}/roll", ['setup' => 'bench'])->assertStatus(422);
+
+    $this->deleteJson("/api/rolls/{$shed['rolled']['id']}")->assertOk();
+    $this->getJson("/api/seasons/{$made}")->assertStatus(410);
+    expect($this->getJson('/api/shed')->json())->toBe($before)->and(json_encode(Season::query()->find($season->id)->document))->toBe($document);
+});
+
+it('takes what was bought as there until it rolls on, and tells a season what the shed has', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $this->putJson("/api/seasons/{$season->id}/purchases/token-0001", ['kind' => 'supply', 'thing' => 'starter', 'name' => 'Seed-starting mix', 'packs' => 2, 'paid' => 16, 'on' => '2027-03-02'])->assertNoContent();
+    expect($this->getJson('/api/shed')->json('bought.0'))->toMatchArray(['name' => 'Seed-starting mix', 'packs' => 2]);
+    $this->postJson('/api/shed', ['kind' => 'supply', 'name' => 'Perlite, 59 qt', 'amount' => 25])->assertOk();
+    $this->postJson('/api/shed', ['kind' => 'light', 'name' => 'LED shop light, 4 ft', 'amount' => 1])->assertOk();
+    $offers = array_column($this->getJson("/api/seasons/{$season->id}/shed")->assertOk()->json('offers'), null, 'name');
+    expect($offers['Perlite, 59 qt'])->toMatchArray(['path' => ['supplies', 'perlite', 'in_stock'], 'now' => 10, 'shed' => 25])
+        ->and($offers['LED shop light, 4 ft']['to'])->toBeTrue();
+});
+
+it('keeps tests with their days, and what was thrown out can come back', function () {
+    [$user] = gardener();
+    $this->actingAs($user);
+    $id = $this->postJson('/api/shed', ['kind' => 'seed', 'name' => 'Old Leek', 'amount' => 40, 'packed_for' => 2023])->json('items.0.id');
+    $item = $this->patchJson("/api/shed/{$id}", ['test' => ['on' => '2027-01-20', 'sown' => 10, 'sprouted' => 4]])->assertOk()->json('items.0');
+    expect($item['tests'])->toEqual([['on' => '2027-01-20', 'sown' => 10, 'sprouted' => 4]])->and($item['amount'])->toEqual(30.0);
+    $this->patchJson("/api/shed/{$id}", ['test' => ['on' => '2027-01-20', 'sown' => 10, 'sprouted' => 11]])->assertStatus(422);
+    $this->patchJson("/api/shed/{$id}", ['amount' => -1])->assertStatus(422);
+    expect($this->patchJson("/api/shed/{$id}", ['gone' => 'too old'])->json('items'))->toBe([])
+        ->and($this->patchJson("/api/shed/{$id}", ['back' => true])->json('items.0.name'))->toBe('Old Leek');
+});
+
+it('says what old seed is worth, in the season', function () {
+    [$user, $season] = gardener();
+    $lots = $this->actingAs($user)->getJson("/api/seasons/{$season->id}/setups/bench/seed-worth")->assertOk()->json('lots');
+    expect(array_column($lots, 'lot'))->toBe(['kale', 'tom-sauce'])->and($lots[0]['age'])->toBe(3)->and($lots[0]['with_it'])->toBeGreaterThan(50);
+});
+
+it('shows and changes nothing of another shed', function () {
+    [$user, $season] = gardener();
+    [$other] = gardener();
+    $id = $this->actingAs($user)->postJson('/api/shed', ['kind' => 'gear', 'name' => 'Dibber', 'amount' => 1])->json('items.0.id');
+    $this->postJson("/api/seasons/{$season->id}/roll", ['setup' => 'bench'])->assertCreated();
+    $roll = $this->getJson('/api/shed')->json('rolled.id');
+    $this->actingAs($other);
+    expect($this->getJson('/api/shed')->json('items'))->toBe([]);
+    $this->patchJson("/api/shed/{$id}", ['amount' => 5])->assertNotFound();
+    $this->deleteJson("/api/rolls/{$roll}")->assertNotFound();
+    $this->postJson("/api/seasons/{$season->id}/roll", ['setup' => 'bench'])->assertNotFound();
+});
