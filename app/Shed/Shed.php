@@ -137,13 +137,21 @@ final readonly class Shed
                 $shed = $owned ? min(1.0, (float) $item->amount) : (float) $item->amount;
                 // A packet's part is kept to four places.
                 if (abs($now - $shed) > max(self::SAME, $each * 1e-4)) {
-                    $some = $key === 'owned_units' ? floor($shed) : round($shed / $each, 4);
-                    $to = $owned ? $shed > 0.0 : $some;
+                    $to = self::asKept($key, $shed, $each);
                     $offers[] = ['path' => [$list, Cell::text($row->id), $key], 'name' => $item->name, 'now' => $now, 'shed' => $shed, 'unit' => $item->unit, 'to' => $to];
                 }
             }
         }
 
         return $offers;
+    }
+
+    private static function asKept(string $key, float $shed, float $each): float|bool
+    {
+        return match ($key) {
+            'owned' => $shed > 0.0,
+            'owned_units' => floor($shed),
+            default => round($shed / $each, 4),
+        };
     }
 }
