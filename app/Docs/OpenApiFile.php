@@ -12,6 +12,7 @@ use JollyPenny\Core\Bench\Bench;
 use JollyPenny\Core\Catalogue\PriceLevel;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Choosing\Budgeted;
+use JollyPenny\Core\Choosing\BudgetYear;
 use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\CropChoice;
 use JollyPenny\Core\Choosing\Difference;
@@ -88,7 +89,7 @@ final class OpenApiFile
         ]);
         [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
         [$grown] = array_map($shapes->of(...), [GrownStage::class, Bench::class, Potting::class]);
-        $budget = $shapes->of(Budgeted::class);
+        [$budget, $budgetYear] = array_map($shapes->of(...), [Budgeted::class, BudgetYear::class]);
         [$leftover, $seedWorth] = array_map($shapes->of(...), [Leftover::class, SeedWorth::class]);
         $priceLine = $shapes->of(PriceLine::class);
         [$shopping, $purchase] = array_map($shapes->of(...), [Shopping::class, Purchase::class, Ledger::class]);
@@ -183,7 +184,8 @@ final class OpenApiFile
                 'done' => $whole,
                 'total' => ['type' => 'integer', 'description' => '0 where nobody knows'],
                 'budget' => $budget,
-            ], ['budget']),
+                'budget_years' => $list($budgetYear),
+            ], ['budget', 'budget_years']),
             'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe, 'crop' => $text], ['school', 'copy', 'setup', 'crop']),
             'Survival' => self::object(['preset' => ['enum' => ['first_year', 'usual', 'careful']], 'setup' => $maybe], ['setup']),
             'Growth' => self::object(['crop' => $maybe, 'stages' => $list($grown), 'used_by' => $list($text), 'crops' => $list($text)]),

@@ -6,6 +6,7 @@ namespace App\Work;
 
 use Closure;
 use JollyPenny\Core\Choosing\Budget;
+use JollyPenny\Core\Choosing\BudgetYears;
 use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
@@ -16,6 +17,9 @@ enum WorkKind: string
 {
     case Mix = 'mix';
     case Budget = 'budget';
+    case BudgetYears = 'budget_years';
+
+    private const SEASONS = 3;
 
     /**
      * @param  Closure(int, int): void  $progress  told how much of how much is done; 0 in all where nobody knows
@@ -25,6 +29,7 @@ enum WorkKind: string
     public function workOut(Season $season, Setup $setup, float $amount, Closure $progress): mixed
     {
         return match ($this) {
+            self::BudgetYears => json_decode((string) json_encode(BudgetYears::of($season, $setup->id, $amount, self::SEASONS, $progress), JSON_PRESERVE_ZERO_FRACTION)),
             self::Budget => json_decode((string) json_encode((new Budget($season, $setup, $amount, $progress))->result(), JSON_PRESERVE_ZERO_FRACTION)),
             self::Mix => array_column(
                 (new SeasonWriter)->document((new MixAndMatch($season, $setup, $progress))->season())->setups,

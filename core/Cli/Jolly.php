@@ -6,6 +6,8 @@ namespace JollyPenny\Core\Cli;
 
 use JollyPenny\Core\Choosing\Budget;
 use JollyPenny\Core\Choosing\Budgeted;
+use JollyPenny\Core\Choosing\BudgetYear;
+use JollyPenny\Core\Choosing\BudgetYears;
 use JollyPenny\Core\Choosing\MadeToFit;
 use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Results\SeasonCosting;
@@ -25,13 +27,13 @@ final readonly class Jolly
     Usage: bin/jolly cost FILE.json [--setup ID]                                 the costing, as JSON
            bin/jolly years FILE.json --seasons N [--price-rise R] [--setup ID]   the same over 1 to 100 seasons
            bin/jolly mix FILE.json --setup ID                                    the season file with each crop its cheapest way
-           bin/jolly budget FILE.json --setup ID --limit N                       what to grow, buy or leave out so that the till stays within N
+           bin/jolly budget FILE.json --setup ID --limit N [--seasons Y]         what to grow, buy or leave out so that the till stays within N
            bin/jolly fit FILE.json --setup ID                                    the season file with the set-up made to fit: lamps and mats enough
     A file named - is standard input.
 
     TEXT;
 
-    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit']];
+    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit', 'seasons']];
 
     /**
      * @param  list<string>  $arguments  after the program's name
@@ -124,15 +126,25 @@ final readonly class Jolly
     /**
      * @param  array<string, string>  $options
      * @param  ?\Closure(int, int): void  $progress
+     * @return Budgeted|array{seasons: list<BudgetYear>}
      */
-    private static function budget(Season $season, array $options, ?\Closure $progress): Budgeted
+    private static function budget(Season $season, array $options, ?\Closure $progress): Budgeted|array
     {
         $limit = $options['limit'] ?? '';
         if (! is_numeric($limit) || (float) $limit < 0.0 || (float) $limit > 1e9) {
             throw InvalidSeason::because([], '"--limit" is not an amount of money from 0 on.', 'Give it in the season\'s currency, such as 50.');
         }
 
-        return (new Budget($season, self::setup($season, $options['setup'] ?? ''), (float) $limit, $progress))->result();
+        $setup = self::setup($season, $options['setup'] ?? '');
+        $seasons = $options['seasons'] ?? '';
+        if ($seasons === '') {
+            return (new Budget($season, $setup, (float) $limit, $progress))->result();
+        }
+        if (preg_match('/^\d{1,2}$/', $seasons) !== 1 || (int) $seasons < 1 || (int) $seasons > BudgetYears::MOST) {
+            throw InvalidSeason::because([], '"--seasons" is not a whole number from 1 to '.BudgetYears::MOST.'.', 'Give the number of seasons, such as 3.');
+        }
+
+        return ['seasons' => BudgetYears::of($season, $setup->id, (float) $limit, (int) $seasons, $progress)];
     }
 
     private static function setup(Season $season, string $id): Setup

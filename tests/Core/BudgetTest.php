@@ -129,3 +129,19 @@ it('answers on the command line, and says what is wrong with a limit', function 
     }
     expect(jolly("budget {$file} --setup jugs-tender-bought")[0])->toBe(2);
 });
+
+it('buys first what lasts, and has more plants for the same money later', function () {
+    $season = fewCrops(['copper-kettle', 'stone-button', 'paint-box'], ['bench', 'kit', 'nursery']);
+    $years = JollyPenny\Core\Choosing\BudgetYears::of($season->with(setups: array_map(fn (Setup $one): Setup => $one->with(gear: [], appliances: []), $season->setups)), 'bench', 60.0, 3);
+    expect(array_column($years, 'year'))->toBe([2027, 2028, 2029]);
+    $missing = INF;
+    foreach ($years as $year) {
+        expect($year->budget->after->cash)->toBeLessThanOrEqual(60.0 + 1e-9)->and($year->budget->after->missing)->toBeLessThanOrEqual($missing + 1e-9);
+        $missing = $year->budget->after->missing;
+    }
+    // What lasts is bought once.
+    $names = array_merge(...array_map(fn ($year) => array_column(array_filter($year->lasting, fn (array $one): bool => in_array($one['kind'], ['light', 'mat', 'gear'], true)), 'name'), $years));
+    expect($names)->toBe(array_values(array_unique($names)));
+    // The next season costs at the till what the chosen way takes with all that is there: never more than the first for the same way.
+    expect($years[2]->budget->after->cash)->toBeLessThanOrEqual($years[0]->budget->after->cash + 1e-9);
+});

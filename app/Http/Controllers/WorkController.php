@@ -103,7 +103,12 @@ final class WorkController
     private static function answer(Work $work, int $status = 200): JsonResponse
     {
         // A set-up that was made is added by its work; any other result is looked at first.
-        $shown = $work->kind === WorkKind::Budget && $work->state === 'done' ? ['budget' => $work->result] : [];
+        $shown = match (true) {
+            $work->state !== 'done' => [],
+            $work->kind === WorkKind::Budget => ['budget' => $work->result],
+            $work->kind === WorkKind::BudgetYears => ['budget_years' => $work->result],
+            default => [],
+        };
 
         return Json::of([...$work->only(['id', 'kind', 'setup', 'revision', 'state', 'done', 'total']), ...$shown], $status);
     }

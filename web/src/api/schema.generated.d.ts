@@ -2641,6 +2641,19 @@ export interface components {
             /** @description more */
             hours: number;
         };
+        /** @description One of several seasons under the same limit. *\/ */
+        BudgetYear: {
+            year: number;
+            budget: components["schemas"]["Budgeted"];
+            /** @description bought now, and there in later seasons */
+            lasting: {
+                kind: string;
+                name: string;
+                cost: number;
+            }[];
+            /** @description money so far, against buying the whole list in each of these seasons; never less for what is left out */
+            saved: number;
+        };
         /** @description What is there of a thing when a season is over. *\/ */
         Leftover: {
             /** @description seed, supply, container, trayware, light, mat, appliance or gear */
@@ -2831,7 +2844,7 @@ export interface components {
             income: number | null;
         };
         /** @enum {string} */
-        WorkKind: "mix" | "budget";
+        WorkKind: "mix" | "budget" | "budget_years";
         Result: {
             format: string;
             version: number;
@@ -3055,6 +3068,7 @@ export interface components {
             /** @description 0 where nobody knows */
             total: number;
             budget?: components["schemas"]["Budgeted"];
+            budget_years?: components["schemas"]["BudgetYear"][];
         };
         NewMethod: {
             school?: string;

@@ -1,6 +1,6 @@
 import { App as Antd, ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect } from 'react';
-import { Navigate, Outlet, Route, Routes, useParams } from 'react-router';
+import { Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
 import { SeasonProvider } from '../season/SeasonContext';
 import { GrowListScreen } from '../screens/growlist/GrowListScreen';
 import { SeedlingScreen } from '../screens/seedling/SeedlingScreen';
@@ -23,6 +23,7 @@ const screens = {
   shopping: () => import('../screens/shopping/ShoppingScreen').then((module) => ({ default: module.ShoppingScreen })),
   ledger: () => import('../screens/ledger/LedgerScreen').then((module) => ({ default: module.LedgerScreen })),
   prices: () => import('../screens/prices/PricesScreen').then((module) => ({ default: module.PricesScreen })),
+  shed: () => import('../screens/shed/ShedScreen').then((module) => ({ default: module.ShedScreen })),
   cautions: () => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
 };
 const SeasonsScreen = lazy(screens.seasons);
@@ -34,6 +35,7 @@ const BenchScreen = lazy(screens.bench);
 const ShoppingScreen = lazy(screens.shopping);
 const LedgerScreen = lazy(screens.ledger);
 const PricesScreen = lazy(screens.prices);
+const ShedScreen = lazy(screens.shed);
 const CautionsScreen = lazy(screens.cautions);
 const account = () => import('../screens/account/AccountScreens');
 const AccountScreen = lazy(() => account().then((module) => ({ default: module.AccountScreen })));
@@ -79,6 +81,7 @@ export function App() {
                 <Route path="/" element={<LastSeason />} />
                 <Route path="/seasons" element={<SeasonsScreen />} />
                 <Route path="/prices" element={<PricesScreen />} />
+                <Route path="/shed" element={<ShedScreen />} />
                 <Route path="/cautions" element={<CautionsScreen />} />
                 <Route path="/account" element={<AccountScreen />} />
                 <Route path="/sign-in" element={<SignInScreen />} />
@@ -119,7 +122,21 @@ function SeasonFrame(props: FrameProps) {
   );
 }
 
+/** What plain pages are called in the window's title. */
+const TITLES: Record<string, string> = {
+  '/seasons': 'Your seasons',
+  '/shed': 'The shed',
+  '/prices': 'Your prices',
+  '/cautions': 'Take care',
+  '/account': 'Your garden',
+  '/sign-in': 'Sign in',
+};
+
 function PlainFrame(props: FrameProps) {
+  const { pathname } = useLocation();
+  useEffect(() => {
+    document.title = [TITLES[pathname], 'Jolly Penny'].filter(Boolean).join(' · ');
+  }, [pathname]);
   return (
     <>
       <TopBar {...props} season={null} />

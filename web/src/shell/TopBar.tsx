@@ -19,6 +19,7 @@ export function TopBar({ scheme, toggle, season }: Props) {
   const { data: account } = useAccount();
   const items = [
     { key: '/seasons', label: 'Your seasons' },
+    { key: '/shed', label: 'The shed' },
     { key: '/prices', label: 'Your prices' },
     { key: '/account', label: account?.trial === false ? 'Your account' : 'Keep this garden' },
     { key: '/cautions', label: 'Take care' },

@@ -11,6 +11,7 @@ import s from './shopping.module.css';
 
 type Budget = NonNullable<Work['budget']>;
 type Step = Budget['steps'][number];
+type BudgetYear = NonNullable<Work['budget_years']>[number];
 
 const SOME = 0.05;
 
@@ -20,14 +21,17 @@ export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
   const [typed, setTyped] = useState('');
   const [work, setWork] = useState<Work | null>(null);
   const [found, setFound] = useState<Budget | null>(null);
+  const [years, setYears] = useState<BudgetYear[] | null>(null);
+  const [several, setSeveral] = useState(false);
   const [why, setWhy] = useState<string | null>(null);
   const look = async () => {
     const limit = parseNumber(typed, { least: 0, most: 1_000_000_000, kind: 'money' });
     setFound(null);
+    setYears(null);
     if (!limit.ok) return setWhy(limit.why);
     setWhy(null);
     try {
-      const body = { kind: 'budget' as const, setup: setup.id, amount: limit.value };
+      const body = { kind: several ? ('budget_years' as const) : ('budget' as const), setup: setup.id, amount: limit.value };
       setWork(await answered(client.POST('/api/seasons/{season}/work', { params: { path: { season: store.id } }, body })));
     } catch (error) {
       setWhy(words(error));
@@ -35,8 +39,11 @@ export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
   };
   const ended = (done: Work) => {
     setWork(null);
-    if (done.state === 'done') setFound(done.budget ?? null);
-    else if (done.state === 'failed') setWhy('It could not be worked out: the season has changed meanwhile. Try again.');
+    if (done.state === 'done') {
+      setFound(done.budget ?? null);
+      setYears(done.budget_years ?? null);
+    }
+    if (done.state === 'failed') setWhy('It could not be worked out: the season has changed meanwhile. Try again.');
   };
   return (
     <section aria-labelledby="limit-title" className={s.limit} data-part="limit">
@@ -52,6 +59,10 @@ export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
           At most at the till, {moneySign(season.currency)}
           <input name="limit" inputMode="decimal" value={typed} onChange={(event) => setTyped(event.target.value)} />
         </label>
+        <label className="tick">
+          <input type="checkbox" name="limit-years" checked={several} onChange={(event) => setSeveral(event.target.checked)} /> in
+          each of three seasons
+        </label>
         {work === null ? (
           <Button htmlType="submit">What would keep to it?</Button>
         ) : (
@@ -63,6 +74,7 @@ export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
           </p>
         )}
       </form>
+      {years && <Years season={season} years={years} />}
       {found && <Found season={season} setup={setup} found={found} done={() => setFound(null)} />}
     </section>
   );
@@ -135,6 +147,29 @@ function Found({ season, setup, found, done }: FoundProps) {
   );
 }
 
+/** The same limit in three seasons: what to buy first, and what that leaves money for later. */
+function Years({ season, years }: { season: Season; years: BudgetYear[] }) {
+  const sum = (amount: number) => money(amount, season.currency);
+  return (
+    <ol className={s.steps} data-part="limit-years">
+      {years.map(({ year, budget, lasting, saved }) => (
+        <li key={year}>
+          <b>{year}</b>: {budget.kept ? `${sum(budget.after.cash)} at the till` : 'no way keeps to it'}
+          {budget.after.missing > SOME ? `, ${budget.after.missing.toFixed(0)} plants missing` : ', the whole list'}
+          {lasting.length > 0 && `. To last: ${lasting.map(({ name, cost }) => `${name} (${sum(cost)})`).join(', ')}`}
+          {budget.left_out.length > 0 && `. Left out: ${budget.left_out.map((crop) => cropName(season, crop)).join(', ')}`}. Kept
+          so far against buying: {sum(saved)}.
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+const cropName = (season: Season, id: string): string => {
+  const crop = season.crops.find((one) => one.id === id);
+  return season.seed_lots.find((lot) => lot.id === crop?.lot)?.variety ?? id;
+};
+
 function stepWords(season: Season, { kind, id, to }: Step): string {
   if (kind === 'gear') return 'Shelves and fans put off';
   if (kind === 'light' || kind === 'mat') {
@@ -142,7 +177,7 @@ function stepWords(season: Season, { kind, id, to }: Step): string {
     return `${row?.name ?? id} stays in the shop`;
   }
   const crop = season.crops.find((one) => one.id === id);
-  const name = season.seed_lots.find((lot) => lot.id === crop?.lot)?.variety ?? id;
+  const name = cropName(season, id);
   if (to === 'leave') return `${name} left out (${crop?.wanted ?? 0})`;
   if (to === 'nursery') return `${name} bought as plants`;
   return `${name} raised otherwise: ${season.methods.find((method) => method.id === to)?.name ?? to}`;

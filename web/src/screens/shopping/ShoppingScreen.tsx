@@ -13,6 +13,7 @@ import { LimitPart } from './LimitPart';
 import { OffTheList } from './OffTheList';
 import { PriceOffers } from './PriceOffers';
 import { PurchaseLine } from './PurchaseLine';
+import { ShedOffers } from './ShedOffers';
 import { useShopping } from './useShopping';
 import s from './shopping.module.css';
 
@@ -180,6 +181,7 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
               {waiting.length} kept here; the sums follow when the server answers.
             </p>
           )}
+          <ShedOffers revision={revision} />
           <PriceOffers season={season} setup={setup} revision={revision} />
           <LimitPart key={setup.id} season={season} setup={setup} />
         </aside>

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Choosing;
+
+use Closure;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Season\Crop;
+use JollyPenny\Core\Season\File\SeasonReader;
+use JollyPenny\Core\Season\File\SeasonWriter;
+use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Shed\Leftovers;
+use JollyPenny\Core\Shed\NextSeason;
+use JollyPenny\Core\Shopping\Shopping;
+use JollyPenny\Core\Shopping\ShoppingItem;
+
+/**
+ * The same limit in each of several seasons: what lasts is there in the next, and leaves the money to something else. Each season is the
+ * best within the limit with what is there by then; all crops of the list are wanted anew.
+ */
+final readonly class BudgetYears
+{
+    public const MOST = 10;
+
+    /** Kinds of things that are there again in the next season. */
+    private const LASTING = ['container', 'trayware', 'light', 'mat', 'appliance', 'gear'];
+
+    /**
+     * @param  ?Closure(int, int): void  $progress  told how many choices are weighed, of those of all seasons where that is known
+     * @return list<BudgetYear>
+     */
+    public static function of(Season $season, string $setup, float $limit, int $seasons, ?Closure $progress = null): array
+    {
+        $years = [];
+        $saved = 0.0;
+        for ($n = 0; $n < $seasons; $n++) {
+            $base = array_column($season->setups, null, 'id')[$setup];
+            $found = (new Budget($season, $base, $limit, $progress))->result();
+            $left = array_flip($found->left_out);
+            $chosen = $base->with(overrides: $found->overrides, lights: $found->lights, mats: $found->mats,
+                gear: $found->bare ? [] : $base->gear, appliances: $found->bare ? [] : $base->appliances);
+            $kept = $season->with(crops: array_values(array_filter($season->crops, fn (Crop $crop): bool => ! isset($left[$crop->id]))), setups: [$chosen]);
+            $costing = new SeasonCosting($kept);
+            $books = $costing->books($chosen);
+            $saved += $found->kept ? $costing->setup($chosen)->keep ?? 0.0 : 0.0;
+            $lasting = [];
+            foreach ($found->kept ? Shopping::of($books, [])->items : [] as $item) {
+                if (self::lasts($item, $season)) {
+                    $lasting[] = ['kind' => $item->kind, 'name' => $item->name, 'cost' => $item->planned];
+                }
+            }
+            $years[] = new BudgetYear($season->year, $found, $lasting, $saved);
+            if ($n + 1 < $seasons) {
+                $next = NextSeason::of((new SeasonWriter())->document($season), $found->kept ? Leftovers::of($books, []) : []);
+                $season = (new SeasonReader())->readDocument($next);
+            }
+        }
+
+        return $years;
+    }
+
+    private static function lasts(ShoppingItem $item, Season $season): bool
+    {
+        $pots = array_column($season->containers, null, 'id');
+
+        return in_array($item->kind, self::LASTING, true) && ! ($item->kind === 'container' && $pots[$item->id]->singleUse);
+    }
+}

@@ -1,0 +1,139 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { Button, Select } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { answered, client, words } from '../../api/client';
+import type { Shed } from '../../api/types';
+import { useSeasons } from '../seasons/useSeasons';
+import { Leftovers } from './Leftovers';
+import { SeedWorths } from './SeedWorths';
+import s from './shed.module.css';
+
+interface Props {
+  rolled: Shed['rolled'];
+  changed: () => void;
+  learn: (shed: Shed) => void;
+}
+
+/** The end of a season: what it leaves goes into the shed, and the next begins with that; one confirmation, and one to take it back. */
+export function RollOn({ rolled, changed, learn }: Props) {
+  const { data: shelf } = useSeasons();
+  const navigate = useNavigate();
+  const [picked, pick] = useState<number | null>(null);
+  const [way, setWay] = useState<string | null>(null);
+  const [cracked, setCracked] = useState<Record<string, number>>({});
+  const seasons = shelf?.seasons.filter(({ archived }) => !archived) ?? [];
+  const season = seasons.find(({ id }) => id === picked) ?? seasons[0];
+  const { data: state } = useQuery({
+    queryKey: ['shed-season', season?.id],
+    enabled: season !== undefined,
+    queryFn: () => answered(client.GET('/api/seasons/{season}', { params: { path: { season: season?.id ?? 0 } } })),
+  });
+  const setups = state?.season.setups ?? [];
+  const setup = setups.find(({ id }) => id === way) ?? setups[0];
+  const roll = useMutation({
+    mutationFn: () =>
+      answered(
+        client.POST('/api/seasons/{season}/roll', {
+          params: { path: { season: season?.id ?? 0 } },
+          body: { setup: setup?.id ?? '', cracked },
+        }),
+      ),
+    onSuccess: ({ id }) => {
+      changed();
+      void navigate(`/seasons/${id}/list`);
+    },
+  });
+  const back = useMutation({
+    mutationFn: (id: number) => answered(client.DELETE('/api/rolls/{roll}', { params: { path: { roll: id } } })),
+    onSuccess: learn,
+  });
+  if (season === undefined || state === undefined) return null;
+  return (
+    <>
+      <section aria-labelledby="worth-title" data-part="seed-worth">
+        <h2 id="worth-title">Old seed: keep, test or throw out</h2>
+        <Pickers
+          seasons={seasons}
+          season={season.id}
+          pick={(id) => {
+            pick(id);
+            setWay(null);
+            setCracked({});
+          }}
+          setups={setups}
+          setup={setup?.id ?? ''}
+          setWay={setWay}
+        />
+        {setup && <SeedWorths season={season.id} setup={setup.id} currency={state.season.currency} />}
+      </section>
+      <section aria-labelledby="roll-title" data-part="roll-on">
+        <h2 id="roll-title">Roll “{state.season.name}” on</h2>
+        {rolled !== null && (
+          <p>
+            “{rolled.from}” was rolled on into “{rolled.made}”.{' '}
+            <button type="button" className="plain" data-action="roll-back" onClick={() => back.mutate(rolled.id)}>
+              Take that back
+            </button>
+          </p>
+        )}
+        {setup && (
+          <Leftovers season={season.id} setup={setup.id} us={state.season.units === 'us'} cracked={cracked} crack={setCracked} />
+        )}
+        {(roll.error ?? back.error) && (
+          <p className="trouble" role="alert">
+            {words(roll.error ?? back.error)}
+          </p>
+        )}
+        <Button
+          type="primary"
+          loading={roll.isPending}
+          disabled={setup === undefined}
+          onClick={() => roll.mutate()}
+          data-action="roll"
+        >
+          The season is over: begin {Number(state.season.year) + 1} with what is left
+        </Button>
+        <p className={s.note}>
+          Ages go up by a year, lamps and pots by a season’s work; what was bought is yours. It can be taken back.
+        </p>
+      </section>
+    </>
+  );
+}
+
+interface PickersProps {
+  seasons: { id: number; name: string }[];
+  season: number;
+  pick: (season: number) => void;
+  setups: { id: string; name: string }[];
+  setup: string;
+  setWay: (setup: string) => void;
+}
+
+function Pickers({ seasons, season, pick, setups, setup, setWay }: PickersProps) {
+  return (
+    <div className={s.pickers}>
+      <label>
+        Season{' '}
+        <Select
+          aria-label="Season"
+          value={season}
+          onChange={pick}
+          popupMatchSelectWidth={false}
+          options={seasons.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      </label>
+      <label>
+        Set-up{' '}
+        <Select
+          aria-label="Set-up"
+          value={setup}
+          onChange={setWay}
+          popupMatchSelectWidth={false}
+          options={setups.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      </label>
+    </div>
+  );
+}
