@@ -198,7 +198,7 @@ final class LedgerWorkbook
         $shown = array_values(array_filter(Head::cases(), fn (Head $head): bool => isset($this->heads[$head->value])));
         self::text($sheet, 'A1', "{$season->name}, {$this->setup->name}");
         $sheet->getStyle('A1')->getFont()->setBold(true)->setSize(14);
-        self::heads($sheet, 3, ['crop', 'how', ...array_map(fn (Head $head): string => $head->words(), $shown), 'in all', 'seedlings', 'one finished seedling']);
+        self::heads($sheet, 3, ['crop', 'how', ...array_map(fn (Head $head): string => $head->words(), $shown), 'in all', 'plants of use', 'one finished seedling']);
         $column = fn (int $n): string => Coordinate::stringFromColumnIndex($n);
         $heads = count($shown);
         [$all, $plants, $each] = [$column($heads + 3), $column($heads + 4), $column($heads + 5)];

@@ -88,6 +88,6 @@ final readonly class Ledger
         $bought = $crop->method === Setup::NURSERY;
 
         return new LedgerRow($crop->id, $lots[$rows[$crop->id]->lot], $bought ? null : $methods[$crop->method] ?? $crop->method, $heads, $cost,
-            $bought ? (float) $rows[$crop->id]->wanted : $crop->finished, $crop->per_finished, $crop->hours, $crop->income);
+            $bought ? (float) $rows[$crop->id]->wanted : $crop->useful, $crop->per_finished, $crop->hours, $crop->income);
     }
 }

@@ -11,7 +11,7 @@ final readonly class LedgerRow
      * @param  ?string  $method  its name; null where it is bought
      * @param  array<string, float>  $heads  money by head
      * @param  float  $cost  money, the sum of those
-     * @param  ?float  $finished  seedlings on average, or plants bought
+     * @param  ?float  $useful  plants that somebody wants, on average; of bought ones all
      * @param  ?float  $per_finished  money
      * @param  ?float  $hours  of work
      * @param  ?float  $income  money
@@ -22,7 +22,7 @@ final readonly class LedgerRow
         public ?string $method,
         public array $heads,
         public float $cost,
-        public ?float $finished,
+        public ?float $useful,
         public ?float $per_finished,
         public ?float $hours,
         public ?float $income,

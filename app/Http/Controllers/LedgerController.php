@@ -62,9 +62,9 @@ final class LedgerController
     {
         [$kept, $row] = $this->find($season, $setup);
         $ledger = Ledger::of($kept->costing, $row);
-        $rows = [['crop', 'how', ...array_column($ledger->heads, 'words'), 'in all', 'seedlings', 'one finished seedling']];
+        $rows = [['crop', 'how', ...array_column($ledger->heads, 'words'), 'in all', 'plants of use', 'one finished seedling']];
         foreach ($ledger->rows as $line) {
-            $rows[] = [$line->name, $line->method ?? 'bought', ...array_values($line->heads), $line->cost, $line->finished, $line->per_finished];
+            $rows[] = [$line->name, $line->method ?? 'bought', ...array_values($line->heads), $line->cost, $line->useful, $line->per_finished];
         }
         $rows[] = ['in all', '', ...array_values($ledger->totals), $ledger->cost, null, $ledger->per_finished];
 

@@ -2834,8 +2834,8 @@ export interface components {
             };
             /** @description money, the sum of those */
             cost: number;
-            /** @description seedlings on average, or plants bought */
-            finished: number | null;
+            /** @description plants that somebody wants, on average; of bought ones all */
+            useful: number | null;
             /** @description money */
             per_finished: number | null;
             /** @description of work */

@@ -91,7 +91,7 @@ function Book({ shown }: { shown: OnScreen }) {
                   </th>
                 ))}
                 <th scope="col">In all</th>
-                <th scope="col">Seedlings</th>
+                <th scope="col">Plants of use</th>
                 <th scope="col">One finished</th>
               </tr>
             </thead>
@@ -106,7 +106,7 @@ function Book({ shown }: { shown: OnScreen }) {
                     <td key={head}>{cell(row.heads[head], head, row.crop, row.method !== null && row.hours !== null)}</td>
                   ))}
                   <td className={s.sum}>{sum(row.cost)}</td>
-                  <td>{row.finished === null ? '–' : row.finished.toFixed(1)}</td>
+                  <td>{row.useful === null ? '–' : row.useful.toFixed(1)}</td>
                   <td>{row.per_finished === null ? '–' : money(row.per_finished, season.currency, true)}</td>
                 </tr>
               ))}

@@ -35,7 +35,8 @@ function amount(value: number, unit: string, us: boolean): string {
 /** How many packs of what, and what for: "2 packs of 15 seeds for 24 seeds", "4: 5 needed, 1 there". */
 function packsFor({ packs, holds, need, in_stock: stock, unit }: ShoppingItem, us: boolean): string {
   if (holds === null) return packs > 1 ? `${packs} of them` : '';
-  if (holds <= 1 && need !== null) return `${packs}: ${need} needed${stock !== null && stock > 0 ? `, ${stock} there` : ''}`;
+  if (unit === 'each' && holds === 1)
+    return stock !== null && stock > 0 ? `${packs}: ${need} needed, ${stock} there` : `${packs} needed`;
   const there = stock !== null && stock > 0 ? ` beside ${amount(stock, unit, us)} you have` : '';
   return `${packs} ${plural(packs, 'pack')} of ${amount(holds, unit, us)}${need === null ? '' : ` for ${amount(need, unit, us)}`}${there}`;
 }
