@@ -18,6 +18,7 @@ enum WorkKind: string
     case Mix = 'mix';
     case Budget = 'budget';
     case BudgetYears = 'budget_years';
+    case SeasonBudget = 'season_budget';
 
     private const SEASONS = 3;
 
@@ -30,6 +31,7 @@ enum WorkKind: string
     {
         return match ($this) {
             self::BudgetYears => json_decode((string) json_encode(BudgetYears::of($season, $setup->id, $amount, self::SEASONS, $progress), JSON_PRESERVE_ZERO_FRACTION)),
+            self::SeasonBudget => json_decode((string) json_encode((new Budget($season, $setup, $amount, $progress, true))->result(), JSON_PRESERVE_ZERO_FRACTION)),
             self::Budget => json_decode((string) json_encode((new Budget($season, $setup, $amount, $progress))->result(), JSON_PRESERVE_ZERO_FRACTION)),
             self::Mix => array_column(
                 (new SeasonWriter)->document((new MixAndMatch($season, $setup, $progress))->season())->setups,

@@ -73,6 +73,19 @@ final class EnergyBook implements Book
         }
     }
 
+    /** Money on the electricity bill: light, heat and appliances of all crops, without the credit for heat. */
+    public function bill(): float
+    {
+        $bill = 0.0;
+        foreach (array_keys($this->plans) as $crop) {
+            foreach ($this->heads($crop) as $head => $cost) {
+                $bill += Head::from($head)->isElectricity() ? $cost : 0.0;
+            }
+        }
+
+        return $bill;
+    }
+
     public function heads(int $crop): array
     {
         $power = [0.0, 0.0, 0.0];

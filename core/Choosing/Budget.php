@@ -48,12 +48,16 @@ final class Budget
 
     private readonly int $crowded;
 
-    /** @param  ?Closure(int, int): void  $progress  told how many of how many choices are weighed */
+    /**
+     * @param  ?Closure(int, int): void  $progress  told how many of how many choices are weighed
+     * @param  bool  $forSeason  the limit is for the whole season, electricity included; else for what is bought now
+     */
     public function __construct(
         private readonly Season $season,
         private readonly Setup $base,
         private readonly float $limit,
         private readonly ?Closure $progress = null,
+        private readonly bool $forSeason = false,
     ) {
         $this->costing = new SeasonCosting($season);
         $books = $this->costing->books($base);
@@ -72,7 +76,7 @@ final class Budget
         if (($all->kept && $all->after->missing < $all->before->missing + self::A_PLANT) || ($this->base->gear === [] && $this->base->appliances === [])) {
             return $all;
         }
-        $less = (new self($this->season, $bare, $this->limit, $this->progress))->run();
+        $less = (new self($this->season, $bare, $this->limit, $this->progress, $this->forSeason))->run();
         if (! $less->kept || ($all->kept && $less->after->missing > $all->after->missing - self::A_PLANT)) {
             return $all;
         }
@@ -180,9 +184,9 @@ final class Budget
     private function closer(BudgetTotals $a, BudgetTotals $b): bool
     {
         return match (true) {
-            $a->within($this->limit) !== $b->within($this->limit) => $a->within($this->limit),
-            $a->within($this->limit) => $a->beats($b),
-            default => $a->cash < $b->cash - 1e-9,
+            $a->within($this->limit, $this->forSeason) !== $b->within($this->limit, $this->forSeason) => $a->within($this->limit, $this->forSeason),
+            $a->within($this->limit, $this->forSeason) => $a->beats($b),
+            default => $a->spent($this->forSeason) < $b->spent($this->forSeason) - 1e-9,
         };
     }
 
@@ -198,7 +202,7 @@ final class Budget
             return $this->known[$key];
         }
         $totals = $this->choices->keepsLit(array_diff($ways, [self::LEAVE]), $lights, $mats) ? $this->totals($ways, $lights, $mats) : null;
-        if ($totals !== null && $totals->within($this->limit) && ($this->best === null || $totals->beats($this->best[3]))) {
+        if ($totals !== null && $totals->within($this->limit, $this->forSeason) && ($this->best === null || $totals->beats($this->best[3]))) {
             $this->best = [$ways, $lights, $mats, $totals];
         }
         if ($keep) {

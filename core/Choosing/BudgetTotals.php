@@ -17,8 +17,9 @@ final readonly class BudgetTotals
      * @param  float  $cash  money at the till now
      * @param  float  $missing  wanted plants that nobody raises or sells, on average
      * @param  float  $fill_cost  money with everything that falls short bought
+     * @param  float  $bill  money for electricity over the season
      */
-    public function __construct(public float $cash, public float $missing, public float $fill_cost, public float $hours)
+    public function __construct(public float $cash, public float $missing, public float $fill_cost, public float $hours, public float $bill)
     {
     }
 
@@ -36,12 +37,19 @@ final readonly class BudgetTotals
             };
         }
 
-        return new self((float) array_sum(array_column(ShoppingList::of($books), 'cost')), $missing, $totals->fillCost, $totals->hours);
+        return new self((float) array_sum(array_column(ShoppingList::of($books), 'cost')), $missing, $totals->fillCost, $totals->hours,
+            $books->energy->bill());
     }
 
-    public function within(float $limit): bool
+    /** @param  bool  $season  the limit is for the whole season, electricity included */
+    public function spent(bool $season): float
     {
-        return $this->cash <= $limit + self::SAME;
+        return $this->cash + ($season ? $this->bill : 0.0);
+    }
+
+    public function within(float $limit, bool $season): bool
+    {
+        return $this->spent($season) <= $limit + self::SAME;
     }
 
     /** Fewer missing, else cheaper to fill the list, else fewer hours. */

@@ -30,13 +30,13 @@ final readonly class BudgetYears
      * @param  ?Closure(int, int): void  $progress  told how many choices are weighed, of those of all seasons where that is known
      * @return list<BudgetYear>
      */
-    public static function of(Season $season, string $setup, float $limit, int $seasons, ?Closure $progress = null): array
+    public static function of(Season $season, string $setup, float $limit, int $seasons, ?Closure $progress = null, bool $forSeason = false): array
     {
         $years = [];
         $saved = 0.0;
         for ($n = 0; $n < $seasons; $n++) {
             $base = array_column($season->setups, null, 'id')[$setup];
-            $found = (new Budget($season, $base, $limit, $progress))->result();
+            $found = (new Budget($season, $base, $limit, $progress, $forSeason))->result();
             $left = array_flip($found->left_out);
             $chosen = $base->with(overrides: $found->overrides, lights: $found->lights, mats: $found->mats,
                 gear: $found->bare ? [] : $base->gear, appliances: $found->bare ? [] : $base->appliances);

@@ -27,13 +27,13 @@ final readonly class Jolly
     Usage: bin/jolly cost FILE.json [--setup ID]                                 the costing, as JSON
            bin/jolly years FILE.json --seasons N [--price-rise R] [--setup ID]   the same over 1 to 100 seasons
            bin/jolly mix FILE.json --setup ID                                    the season file with each crop its cheapest way
-           bin/jolly budget FILE.json --setup ID --limit N [--seasons Y]         what to grow, buy or leave out so that the till stays within N
+           bin/jolly budget FILE.json --setup ID --limit N [--seasons Y] [--for season]  what to grow, buy or leave out so that the till stays within N
            bin/jolly fit FILE.json --setup ID                                    the season file with the set-up made to fit: lamps and mats enough
     A file named - is standard input.
 
     TEXT;
 
-    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit', 'seasons']];
+    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit', 'seasons', 'for']];
 
     /**
      * @param  list<string>  $arguments  after the program's name
@@ -136,15 +136,19 @@ final readonly class Jolly
         }
 
         $setup = self::setup($season, $options['setup'] ?? '');
+        $for = $options['for'] ?? 'now';
+        if (! in_array($for, ['now', 'season'], true)) {
+            throw InvalidSeason::because([], '"--for" is neither "now" nor "season".', 'Say "season" where electricity counts too.');
+        }
         $seasons = $options['seasons'] ?? '';
         if ($seasons === '') {
-            return (new Budget($season, $setup, (float) $limit, $progress))->result();
+            return (new Budget($season, $setup, (float) $limit, $progress, $for === 'season'))->result();
         }
         if (preg_match('/^\d{1,2}$/', $seasons) !== 1 || (int) $seasons < 1 || (int) $seasons > BudgetYears::MOST) {
             throw InvalidSeason::because([], '"--seasons" is not a whole number from 1 to '.BudgetYears::MOST.'.', 'Give the number of seasons, such as 3.');
         }
 
-        return ['seasons' => BudgetYears::of($season, $setup->id, (float) $limit, (int) $seasons, $progress)];
+        return ['seasons' => BudgetYears::of($season, $setup->id, (float) $limit, (int) $seasons, $progress, $for === 'season')];
     }
 
     private static function setup(Season $season, string $id): Setup

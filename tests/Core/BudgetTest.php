@@ -145,3 +145,16 @@ it('buys first what lasts, and has more plants for the same money later', functi
     // The next season costs at the till what the chosen way takes with all that is there: never more than the first for the same way.
     expect($years[2]->budget->after->cash)->toBeLessThanOrEqual($years[0]->budget->after->cash + 1e-9);
 });
+
+it('keeps a limit for the season with its electricity', function () {
+    $season = fewCrops(['copper-kettle', 'stone-button', 'paint-box'], ['bench', 'saved', 'nursery']);
+    $saved = array_column($season->setups, null, 'id')['saved'];
+    $bare = $saved->with(gear: [], appliances: []);
+    foreach ([15.0, 30.0] as $limit) {
+        $now = (new Budget($season, $bare, $limit))->result()->after;
+        $all = (new Budget($season, $bare, $limit, null, true))->result()->after;
+        expect($all->cash + $all->bill)->toBeLessThanOrEqual($limit + 1e-9)->and($all->missing)->toBeGreaterThanOrEqual($now->missing - 1e-9);
+    }
+    $result = (new SeasonCosting($season))->setup($saved);
+    expect((new Budget($season, $saved, 1e6))->result()->before->bill)->toBeNear($result->electricity_bill);
+});

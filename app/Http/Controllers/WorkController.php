@@ -105,7 +105,7 @@ final class WorkController
         // A set-up that was made is added by its work; any other result is looked at first.
         $shown = match (true) {
             $work->state !== 'done' => [],
-            $work->kind === WorkKind::Budget => ['budget' => $work->result],
+            in_array($work->kind, [WorkKind::Budget, WorkKind::SeasonBudget], true) => ['budget' => $work->result],
             $work->kind === WorkKind::BudgetYears => ['budget_years' => $work->result],
             default => [],
         };

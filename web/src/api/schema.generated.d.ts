@@ -2621,6 +2621,8 @@ export interface components {
             /** @description money with everything that falls short bought */
             fill_cost: number;
             hours: number;
+            /** @description money for electricity over the season */
+            bill: number;
         };
         /** @description One thing done otherwise to keep to the limit, and what that does on top of the steps before. *\/ */
         BudgetStep: {
@@ -2844,7 +2846,7 @@ export interface components {
             income: number | null;
         };
         /** @enum {string} */
-        WorkKind: "mix" | "budget" | "budget_years";
+        WorkKind: "mix" | "budget" | "budget_years" | "season_budget";
         Result: {
             format: string;
             version: number;

@@ -1,4 +1,5 @@
 import { FIELDS, type FieldName } from '../api/fields.generated';
+import { inches } from '../words/measures';
 import { fromUnit, inUnit, type Unit } from '../words/units';
 import { boundsOf } from './bounds';
 import { EditText, type EditProps } from './EditText';
@@ -23,7 +24,7 @@ export function EditInUnit({ field, unit, after = unit, places = 3, maybe = fals
   const bounds = boundsOf(field);
   const out = (core: number) => (unit ? inUnit(core, unit) : core);
   const back = (shown: number) => (unit ? fromUnit(shown, unit) : shown);
-  const shown: Bounds = { ...bounds, least: out(bounds.least), most: out(bounds.most) };
+  const shown: Bounds = { ...bounds, least: out(bounds.least), most: out(bounds.most), unit };
   const parse = (typed: string): Parsed<number | null> =>
     maybe && typed.trim() === '' ? { ok: true, value: null } : parseNumber(typed, shown);
   return (
@@ -33,7 +34,7 @@ export function EditInUnit({ field, unit, after = unit, places = 3, maybe = fals
       inputMode="decimal"
       hint={FIELDS[field].words}
       value={value === null ? null : Number(out(value).toFixed(places))}
-      show={(one) => (one === null ? '' : showNumber(one, bounds.kind))}
+      show={(one) => (one === null ? '' : unit === 'in' ? inches(one) : showNumber(one, bounds.kind))}
       parse={parse}
       save={(one) => save(one === null ? null : back(one))}
     />

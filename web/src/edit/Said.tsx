@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import { useId } from 'react';
 import type { FieldName } from '../api/fields.generated';
+import { inches } from '../words/measures';
 import { fromUnit, inUnit, type Unit } from '../words/units';
 import { boundsOf } from './bounds';
 import { parseNumber, parseShare, showNumber } from './numbers';
@@ -64,22 +65,24 @@ interface NumberProps {
   share?: boolean;
   /** Shown and typed in this unit; kept in the core's. */
   unit?: Unit;
+  /** The core's own unit as a part of litres, metres or kilograms: 0.001 where it is millimetres. */
+  per?: number;
   places?: number;
   className?: string;
 }
 
 /** A number of a sentence, within the season file's bounds. */
-export function SaidNumber({ field, value, save, share = false, unit, places = 3, ...props }: NumberProps) {
+export function SaidNumber({ field, value, save, share = false, unit, per = 1, places = 3, ...props }: NumberProps) {
   const bounds = boundsOf(field);
-  const out = (core: number) => (unit ? Number(inUnit(core, unit).toFixed(places)) : core * (share ? 100 : 1));
-  const back = (shown: number) => (unit ? fromUnit(shown, unit) : shown / (share ? 100 : 1));
-  const shownBounds = { ...bounds, least: out(bounds.least), most: out(bounds.most) };
+  const out = (core: number) => (unit ? Number(inUnit(core * per, unit).toFixed(places)) : core * (share ? 100 : 1));
+  const back = (shown: number) => (unit ? Number((fromUnit(shown, unit) / per).toPrecision(12)) : shown / (share ? 100 : 1));
+  const shownBounds = { ...bounds, least: out(bounds.least), most: out(bounds.most), unit };
   return (
     <Said<number>
       {...props}
       inputMode="decimal"
       value={out(value)}
-      show={(shown) => showNumber(shown, bounds.kind)}
+      show={(shown) => (unit === 'in' ? inches(shown) : showNumber(shown, bounds.kind))}
       parse={(typed) => (share ? parseShare : parseNumber)(typed, shownBounds)}
       save={(shown) => save(back(shown))}
     />

@@ -1,3 +1,5 @@
+import { measured, withoutVulgar } from '../words/measures';
+import type { Unit } from '../words/units';
 import type { Parsed as ParsedOf } from './useDraft';
 
 export type Parsed = ParsedOf<number>;
@@ -10,6 +12,8 @@ export interface Bounds {
   above?: boolean;
   below?: boolean;
   kind?: string;
+  /** What the field is in: another unit that measures the same is turned into it. */
+  unit?: Unit;
 }
 
 const SIGNS = '$€£¥₹₩₪₺₱₫';
@@ -36,7 +40,9 @@ function plainNumber(bare: string): string {
 /** A number as people type it: spaces, a currency sign, a unit, a decimal comma or point, a fraction such as 1/4, "2 weeks". */
 export function parseNumber(text: string, bounds: Bounds): Parsed {
   const range = `Type ${bounds.whole ? 'a whole number' : 'a number'} ${bounds.above ? 'above' : 'from'} ${bounds.least} ${bounds.below ? 'to below' : 'to'} ${bounds.most.toLocaleString('en')}.`;
-  const typed = text
+  const said = bounds.unit ? measured(withoutVulgar(text), bounds.unit) : null;
+  if (said !== null && 'wrong' in said) return { ok: false, why: `“${said.wrong}” does not measure this. ${range}` };
+  const typed = (said?.number ?? withoutVulgar(text))
     .trim()
     .replace(/[\s\u00a0\u202f']/g, '')
     .replace('−', '-');
@@ -55,7 +61,8 @@ export function parseNumber(text: string, bounds: Bounds): Parsed {
   const plain = plainNumber(bare);
   if (!fraction && !/^-?(\d+\.?\d*|\.\d+)$/.test(plain))
     return { ok: false, why: `“${text.trim().slice(0, 20)}” is not a number. ${range}` };
-  const value = (fraction ? Number(fraction[1]) / Number(fraction[2]) : Number(plain)) * (weeks ? 7 : 1);
+  const read = (fraction ? Number(fraction[1]) / Number(fraction[2]) : Number(plain)) * (weeks ? 7 : 1);
+  const value = said === null ? read : said.times(read);
   if (bounds.whole && !Number.isInteger(value)) return { ok: false, why: range };
   if (
     value < bounds.least ||

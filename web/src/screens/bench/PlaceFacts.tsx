@@ -6,7 +6,7 @@ import { parseNumber, showNumber } from '../../edit/numbers';
 import { boundsOf } from '../../edit/bounds';
 import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
-import { fromUnit, inUnit } from '../../words/units';
+import { fromUnit, inUnit, type Unit } from '../../words/units';
 import s from './bench.module.css';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
@@ -155,7 +155,8 @@ interface MonthlyProps {
 /** One number for the year, or twelve by month: typed as they are read off, with commas between. */
 function Monthly({ label, unit, field, value, save, out, back, maybe = false }: MonthlyProps) {
   const bounds = boundsOf(field);
-  const shownBounds = { ...bounds, least: out(bounds.least), most: out(bounds.most) };
+  const degrees: Unit | undefined = unit === '°F' || unit === '°C' ? unit : undefined;
+  const shownBounds = { ...bounds, least: out(bounds.least), most: out(bounds.most), unit: degrees };
   const tidy = (core: number) => showNumber(Number(out(core).toFixed(1)));
   const show = (now: number | number[] | null) => (now === null ? '' : Array.isArray(now) ? now.map(tidy).join(', ') : tidy(now));
   const monthly = Array.isArray(value);

@@ -42,11 +42,11 @@ function Book({ shown }: { shown: OnScreen }) {
     );
   const totals = [
     ['Season cost', 'cost', data.cost],
-    ['Hours of work', null, null],
+    ['Hours of work', 'hours', null],
     ['With the hours', null, data.with_time],
     ['At the till now', 'cash_now', data.cash_now],
-    ['On the electricity bill', null, data.electricity_bill],
-    ['Income from what is sold', null, data.income],
+    ['On the electricity bill', 'kwh', data.electricity_bill],
+    ['Income from what is sold', 'income', data.income],
   ] as const;
   return (
     <>
@@ -105,7 +105,7 @@ function Book({ shown }: { shown: OnScreen }) {
                   {data.heads.map(({ head }) => (
                     <td key={head}>{cell(row.heads[head], head, row.crop, row.method !== null && row.hours !== null)}</td>
                   ))}
-                  <td className={s.sum}>{sum(row.cost)}</td>
+                  <td className={s.sum}>{cell(row.cost, 'cost', row.crop, row.method !== null && row.hours !== null)}</td>
                   <td>{row.useful === null ? '–' : row.useful.toFixed(1)}</td>
                   <td>{row.per_finished === null ? '–' : money(row.per_finished, season.currency, true)}</td>
                 </tr>
@@ -115,9 +115,9 @@ function Book({ shown }: { shown: OnScreen }) {
               <tr>
                 <th scope="row">In all</th>
                 {data.heads.map(({ head }) => (
-                  <td key={head}>{sum(data.totals[head])}</td>
+                  <td key={head}>{cell(data.totals[head], head, null, true)}</td>
                 ))}
-                <td className={s.sum}>{sum(data.cost)}</td>
+                <td className={s.sum}>{cell(data.cost, 'cost', null, true)}</td>
                 <td />
                 <td>{money(data.per_finished, season.currency, true)}</td>
               </tr>
@@ -130,14 +130,12 @@ function Book({ shown }: { shown: OnScreen }) {
           <div key={name}>
             <dt>{name}</dt>
             <dd>
-              {figure === 'cash_now' ? (
-                <button type="button" className="figure" onClick={() => ask({ figure, crop: null })}>
-                  {sum(amount)}
-                </button>
-              ) : amount === null ? (
-                `${data.hours.toFixed(1)} h, ${sum(data.hours_worth)}`
-              ) : (
+              {figure === null ? (
                 sum(amount)
+              ) : (
+                <button type="button" className="figure" onClick={() => ask({ figure, crop: null })}>
+                  {amount === null ? `${data.hours.toFixed(1)} h, ${sum(data.hours_worth)}` : sum(amount)}
+                </button>
               )}
             </dd>
           </div>

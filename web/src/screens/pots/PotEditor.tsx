@@ -159,7 +159,7 @@ function Measure({ pot, us }: { pot: Container; us: boolean }) {
       label={label}
       name={key}
       after={unit}
-      bounds={{ least: inUnit(0.001, unit), most: inUnit(1, unit) }}
+      bounds={{ least: inUnit(0.001, unit), most: inUnit(1, unit), unit }}
       value={Number(inUnit(measured[key] / 1000, unit).toFixed(2))}
       save={(value) => put({ ...measured, [key]: Number((fromUnit(value, unit) * 1000).toFixed(2)) })}
     />

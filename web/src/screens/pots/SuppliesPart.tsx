@@ -11,7 +11,7 @@ import s from './pots.module.css';
 const US: Record<string, Unit> = { L: 'qt', kg: 'lb' };
 /** The same in small amounts. */
 const SMALL: Record<string, Unit> = { L: 'tbsp', kg: 'oz' };
-const unitOf = ({ unit }: Supply, us: boolean): Unit | undefined => (us ? US[unit] : undefined);
+const unitOf = ({ unit }: Supply, us: boolean): Unit | undefined => (us ? US[unit] : unit === 'each' ? undefined : unit);
 
 const amount = (core: number, unit: Unit | undefined): number => (unit ? inUnit(core, unit) : core);
 const tidy = (value: number): string => value.toLocaleString('en', { maximumFractionDigits: value < 10 ? 2 : 0 });

@@ -32,6 +32,7 @@ const parseDays = (typed: string): Parsed<number> => parseNumber(typed, boundsOf
 /** One stage as a sentence; whatever is dotted is changed where it stands. */
 export function StageSentence({ shown, method, index, stage, grown, before, site, change }: Props) {
   const { season } = shown;
+  const us = season.units === 'us';
   const store = useStore();
   const first = index === 0;
   const label = (what: string) => `${what}, ${stage.name}`;
@@ -163,6 +164,8 @@ export function StageSentence({ shown, method, index, stage, grown, before, site
                       label={label('depth of the top dressing')}
                       name={`stage-${index}-depth`}
                       field="methods.stages.top_dressing.depth_mm"
+                      unit={us ? 'in' : 'mm'}
+                      per={0.001}
                       value={dressing.depth_mm}
                       save={(to) =>
                         store.change(
@@ -171,7 +174,7 @@ export function StageSentence({ shown, method, index, stage, grown, before, site
                         )
                       }
                     />{' '}
-                    mm deep
+                    {us ? 'in deep' : 'mm deep'}
                   </>
                 )}
               </>

@@ -15,6 +15,12 @@ type BudgetYear = NonNullable<Work['budget_years']>[number];
 
 const SOME = 0.05;
 
+const KINDS = [
+  ['budget', 'what is bought now'],
+  ['season_budget', 'the season, with electricity'],
+  ['budget_years', 'each of three seasons'],
+] as const;
+
 /** A limit for what is bought now: what to grow, buy, leave out or put off to keep to it, and what each costs in plants. */
 export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
   const store = useStore();
@@ -22,7 +28,7 @@ export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
   const [work, setWork] = useState<Work | null>(null);
   const [found, setFound] = useState<Budget | null>(null);
   const [years, setYears] = useState<BudgetYear[] | null>(null);
-  const [several, setSeveral] = useState(false);
+  const [kind, setKind] = useState<(typeof KINDS)[number][0]>('budget');
   const [why, setWhy] = useState<string | null>(null);
   const look = async () => {
     const limit = parseNumber(typed, { least: 0, most: 1_000_000_000, kind: 'money' });
@@ -31,7 +37,7 @@ export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
     if (!limit.ok) return setWhy(limit.why);
     setWhy(null);
     try {
-      const body = { kind: several ? ('budget_years' as const) : ('budget' as const), setup: setup.id, amount: limit.value };
+      const body = { kind, setup: setup.id, amount: limit.value };
       setWork(await answered(client.POST('/api/seasons/{season}/work', { params: { path: { season: store.id } }, body })));
     } catch (error) {
       setWhy(words(error));
@@ -56,12 +62,18 @@ export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
         }}
       >
         <label>
-          At most at the till, {moneySign(season.currency)}
+          At most, {moneySign(season.currency)}
           <input name="limit" inputMode="decimal" value={typed} onChange={(event) => setTyped(event.target.value)} />
         </label>
-        <label className="tick">
-          <input type="checkbox" name="limit-years" checked={several} onChange={(event) => setSeveral(event.target.checked)} /> in
-          each of three seasons
+        <label>
+          For
+          <select name="limit-for" value={kind} onChange={(event) => setKind(event.target.value as typeof kind)}>
+            {KINDS.map(([value, label]) => (
+              <option key={value} value={value}>
+                {label}
+              </option>
+            ))}
+          </select>
         </label>
         {work === null ? (
           <Button htmlType="submit">What would keep to it?</Button>
