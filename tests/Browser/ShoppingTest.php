@@ -112,3 +112,28 @@ it('keeps to a limit: says what to do otherwise, and takes it as a set-up', func
     $this->waitFor(fn () => str_contains($this->text('.list-tools .ant-select'), 'at most $120.00') ?: null, 'the set-up');
     $this->waitFor(fn () => (float) ltrim($this->text('[data-sum="now"]'), '$') <= 120.0 ?: null, 'a till within the limit');
 });
+
+it('reads a workbook back that was changed elsewhere, and takes over what one likes', function () {
+    openShopping($this, 'ledger');
+    $coded = $this->browser->executeAsyncScript(
+        'const done = arguments[0]; fetch(document.querySelector("a[href$=\'.xlsx\']").href).then((r) => r.blob()).then((blob) => {
+            const reader = new FileReader(); reader.onload = () => done(reader.result.split(",")[1]); reader.readAsDataURL(blob); });',
+    );
+    $file = sys_get_temp_dir().'/ledger-'.bin2hex(random_bytes(4)).'.xlsx';
+    file_put_contents($file, base64_decode((string) $coded));
+    $book = PhpOffice\PhpSpreadsheet\IOFactory::load($file);
+    $sheet = $book->getSheetByName('Inputs');
+    $keys = array_column($sheet->toArray(), 0);
+    foreach (['supplies/starter/pack_price' => 5.5, 'supplies/potting/pack_price' => 20] as $key => $price) {
+        $sheet->setCellValue('D'.(array_search($key, $keys, true) + 1), $price);
+    }
+    PhpOffice\PhpSpreadsheet\IOFactory::createWriter($book, 'Xlsx')->save($file);
+    $this->find('input[name="workbook"]')->sendKeys($file);
+    $this->waitFor(fn () => str_contains($this->text('[data-part="workbook-changes"]'), 'Potting mix') ?: null, 'what was changed');
+    // The second is not taken over.
+    $this->click('[data-part="workbook-changes"] li:last-child input');
+    $this->click('[data-part="workbook-changes"] button[type="submit"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'from the workbook') ?: null, 'it to be taken over');
+    $prices = array_column($this->api("/api/seasons/{$this->seasonId()}")['season']['supplies'], 'pack_price', 'id');
+    expect($prices['starter'])->toEqual(5.5)->and($prices['potting'])->toEqual(13.9);
+});

@@ -47,6 +47,7 @@ export type Shed = Shapes['Shed'];
 export type ShedItem = Shapes['ShedItem'];
 export type ShedChange = Shapes['ShedChange'];
 export type NewShedItem = Shapes['NewShedItem'];
+export type SeedWorthsState = Shapes['SeedWorths'];
 export type Supply = Season['supplies'][number];
 export type Place = Season['places'][number];
 export type Compared = Shapes['Compared'];

@@ -15,6 +15,7 @@ export function PricesScreen() {
   const [find, setFind] = useState('');
   const { data, error } = useQuery({
     queryKey: ['prices', find],
+    meta: { passing: find !== '' },
     queryFn: () => answered(client.GET('/api/prices', { params: { query: { find } } })),
     placeholderData: keepPreviousData,
   });

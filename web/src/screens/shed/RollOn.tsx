@@ -26,6 +26,7 @@ export function RollOn({ rolled, changed, learn }: Props) {
   const season = seasons.find(({ id }) => id === picked) ?? seasons[0];
   const { data: state } = useQuery({
     queryKey: ['shed-season', season?.id],
+    meta: { passing: true },
     enabled: season !== undefined,
     queryFn: () => answered(client.GET('/api/seasons/{season}', { params: { path: { season: season?.id ?? 0 } } })),
   });

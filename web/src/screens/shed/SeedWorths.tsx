@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { answered, client, words } from '../../api/client';
+import type { SeedWorthsState } from '../../api/types';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
 import s from './shed.module.css';
@@ -8,6 +9,22 @@ interface Props {
   season: number;
   setup: string;
   currency: string;
+}
+
+type Worth = SeedWorthsState['lots'][number];
+
+/** Saving less than that part of a packet's price is no reason to buy one. */
+const HARDLY = 0.25;
+
+const alike = ({ with_it, with_new, packet_price }: Worth): boolean => with_it - with_new < HARDLY * packet_price;
+
+function verdict(one: Worth, currency: string): string {
+  if (one.keep)
+    return `Keep it: a new packet would cost ${money(one.with_new - one.with_it, currency, true)} more over the season.`;
+  const saves = money(one.with_it - one.with_new, currency, true);
+  return alike(one)
+    ? `Keep it: a new packet would save only ${saves} over the season.`
+    : `A new packet saves ${saves} over the season: fewer cells for the same plants.`;
 }
 
 /** For each old packet: what it does to the season's cost, and whether ten seeds on damp paper would pay. */
@@ -28,11 +45,7 @@ export function SeedWorths({ season, setup, currency }: Props) {
           <span>
             {one.age} {plural(one.age, 'year')} old, about {one.alive_of_hundred} of 100 alive, {Math.round(one.left)} seeds left.
           </span>
-          <span className={one.keep ? 'verdict-grow' : 'trouble'}>
-            {one.keep
-              ? `Keep it: a new packet would cost ${money(one.with_new - one.with_it, currency, true)} more over the season.`
-              : `A new packet saves ${money(one.with_it - one.with_new, currency, true)} over the season: fewer cells for the same plants.`}
-          </span>
+          <span className={one.keep || alike(one) ? 'verdict-grow' : 'trouble'}>{verdict(one, currency)}</span>
           <span>
             {one.test_worth === null
               ? 'It was tested, or too few seeds are left to test.'
