@@ -236,11 +236,17 @@ abstract class BrowserTestCase extends TestCase
     {
         $before = $this->find('html')->getAttribute('data-scheme');
         $this->find('[data-menu]')->click();
-        $items = $this->waitFor(
-            fn () => $this->browser->findElements(WebDriverBy::cssSelector('.ant-dropdown-menu-item')) ?: null,
-            'the menu',
-        );
-        end($items)->click();
+        // The menu slides in: what lies over its last entry for a moment is waited for.
+        $this->waitFor(function (): ?bool {
+            $items = $this->browser->findElements(WebDriverBy::cssSelector('.ant-dropdown-menu-item'));
+            try {
+                end($items) === false ?: end($items)->click();
+
+                return $items === [] ? null : true;
+            } catch (ElementClickInterceptedException|ElementNotInteractableException) {
+                return null;
+            }
+        }, 'the menu');
         $this->waitFor(fn () => $this->find('html')->getAttribute('data-scheme') !== $before ?: null, 'the other colours');
         usleep(400_000);
     }

@@ -224,7 +224,7 @@ final class Gardener
 
                     return true;
                 }
-            } catch (StaleElementReferenceException) {
+            } catch (StaleElementReferenceException|\Facebook\WebDriver\Exception\ElementClickInterceptedException|\Facebook\WebDriver\Exception\ElementNotInteractableException) {
                 return null;
             }
         }

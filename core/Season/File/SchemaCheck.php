@@ -24,6 +24,25 @@ final readonly class SchemaCheck
         return $error === null ? [] : $this->leaves($error);
     }
 
+    /**
+     * Whether some keys of a document hold what they may; all else of it is taken as it is. Much quicker than the whole.
+     *
+     * @param  list<string>  $keys  of the document's top
+     */
+    public function passes(stdClass $part, array $keys): bool
+    {
+        $root = SeasonSchema::get()->root;
+        $some = (object) ['type' => 'object', 'properties' => new stdClass(), '$defs' => $root->{'$defs'} ?? new stdClass()];
+        foreach ($keys as $key) {
+            if (! isset($root->properties->{$key}) || ! property_exists($part, $key)) {
+                return false;
+            }
+            $some->properties->{$key} = $root->properties->{$key};
+        }
+
+        return (new Validator(null, 1, true))->validate($part, $some)->isValid();
+    }
+
     /** @return list<Fault> */
     private function leaves(ValidationError $error): array
     {
