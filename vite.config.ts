@@ -3,7 +3,11 @@ import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
+/** Each build is told from every other: what a device kept of another may have another shape. */
+const build = Date.now().toString(36);
+
 export default defineConfig({
+  define: { __BUILD__: JSON.stringify(build) },
   plugins: [
     laravel({ input: 'web/src/main.tsx', refresh: false }),
     react(),
@@ -36,7 +40,7 @@ export default defineConfig({
         globPatterns: ['assets/*.{js,css,woff2}'],
         modifyURLPrefix: { '': '/build/' },
         // The page without anybody's garden in it, and small things; anew with each build.
-        additionalManifestEntries: ['/shell', '/icon.svg'].map((url) => ({ url, revision: Date.now().toString() })),
+        additionalManifestEntries: ['/shell', '/icon.svg'].map((url) => ({ url, revision: build })),
       },
     }),
   ],

@@ -135,7 +135,8 @@ final class OpenApiFile
             'Years' => self::object(['setups' => $list($years)]),
             'NewSetup' => self::object(['ready_made' => $text, 'copy' => $text, 'fit' => $text, 'work' => $whole], ['ready_made', 'copy', 'fit', 'work']),
             'PriceBook' => self::object([
-                'things' => $list(self::object(['name' => $text, 'prices' => $list(self::object(['id' => $whole, 'shop' => $text, 'holds' => ['type' => ['number', 'null']],
+                'things' => $list(self::object(['name' => $text, 'prices' => $list(self::object([
+                    'id' => $whole, 'shop' => $text, 'holds' => ['type' => ['number', 'null']],
                     'unit' => $text, 'price' => $number, 'currency' => $text, 'on' => $text]))])),
                 'more' => ['type' => 'integer', 'description' => '1 where there are more things than are shown'],
                 'lines' => $whole,
@@ -157,14 +158,16 @@ final class OpenApiFile
                 'bought' => $list(self::object(['kind' => $text, 'name' => $text, 'packs' => $whole, 'season' => $text])),
                 'rolled' => ['oneOf' => [self::object(['id' => $whole, 'from' => $text, 'made' => $text]), ['type' => 'null']]],
             ]),
-            'NewShedItem' => self::object(['kind' => ['enum' => ShedItem::KINDS], 'name' => $text, 'amount' => $number, 'packed_for' => ['type' => ['integer', 'null']],
+            'NewShedItem' => self::object(['kind' => ['enum' => ShedItem::KINDS], 'name' => $text, 'amount' => $number,
+                'packed_for' => ['type' => ['integer', 'null']],
                 'place' => $maybe], ['packed_for', 'place']),
             'ShedChange' => self::object(['amount' => $number, 'place' => $maybe, 'gone' => $maybe, 'back' => $flag,
                 'test' => self::object(['on' => $text, 'sown' => $whole, 'sprouted' => $whole])], ['amount', 'place', 'gone', 'back', 'test']),
             'Leftovers' => self::object(['leftovers' => $list($leftover), 'rolled' => $flag]),
             'NewRoll' => self::object(['setup' => $text, 'cracked' => $map($whole)], ['cracked']),
             'SeedWorths' => self::object(['lots' => $list($seedWorth)]),
-            'ShedOffers' => self::object(['offers' => $list(self::object(['path' => $list($text), 'name' => $text, 'now' => $number, 'shed' => $number, 'unit' => $text,
+            'ShedOffers' => self::object(['offers' => $list(self::object([
+                'path' => $list($text), 'name' => $text, 'now' => $number, 'shed' => $number, 'unit' => $text,
                 'to' => ['type' => ['number', 'boolean']]]))]),
             'Workbook' => self::object(['file' => ['type' => 'string', 'description' => 'xlsx or ods, in base64']]),
             'WorkbookChanges' => self::object(['changes' => $list(self::object(['path' => $path, 'label' => $text, 'from' => $number, 'to' => $number]))]),

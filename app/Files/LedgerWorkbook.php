@@ -82,7 +82,9 @@ final class LedgerWorkbook
         self::text($sheet, 'A4', 'hourly_value');
         self::text($sheet, 'B4', 'An hour is worth, '.$season->currency);
         self::input($sheet, self::HOURLY, $season->hourlyValue);
-        self::heads($sheet, self::FIRST - 1, ['key', 'kind', 'what', 'price, '.$season->currency, 'a pack holds', 'unit', 'lasts, seasons', 'needed', 'in stock', 'charge']);
+        self::heads($sheet, self::FIRST - 1, [
+            'key', 'kind', 'what', 'price, '.$season->currency, 'a pack holds', 'unit', 'lasts, seasons', 'needed', 'in stock', 'charge',
+        ]);
         $row = self::FIRST;
         foreach ($inputs as $input) {
             $this->rowOf[$input->id()] = $row;
@@ -198,7 +200,8 @@ final class LedgerWorkbook
         $shown = array_values(array_filter(Head::cases(), fn (Head $head): bool => isset($this->heads[$head->value])));
         self::text($sheet, 'A1', "{$season->name}, {$this->setup->name}");
         $sheet->getStyle('A1')->getFont()->setBold(true)->setSize(14);
-        self::heads($sheet, 3, ['crop', 'how', ...array_map(fn (Head $head): string => $head->words(), $shown), 'in all', 'plants of use', 'one finished seedling']);
+        $words = array_map(fn (Head $head): string => $head->words(), $shown);
+        self::heads($sheet, 3, ['crop', 'how', ...$words, 'in all', 'plants of use', 'one finished seedling']);
         $column = fn (int $n): string => Coordinate::stringFromColumnIndex($n);
         $heads = count($shown);
         [$all, $plants, $each] = [$column($heads + 3), $column($heads + 4), $column($heads + 5)];
@@ -227,7 +230,8 @@ final class LedgerWorkbook
         foreach (range(3, $heads + 4) as $n) {
             $sheet->setCellValue($column($n).$row, $end < 4 ? 0 : '=SUM('.$column($n)."4:{$column($n)}{$end})");
         }
-        $sheet->setCellValue($each.$row, $grown === [] ? '' : "=IF({$plants}{$row}<0.000001,\"\",SUMIF({$plants}4:{$plants}{$end},\">0\",{$all}4:{$all}{$end})/{$plants}{$row})");
+        $grownCost = "SUMIF({$plants}4:{$plants}{$end},\">0\",{$all}4:{$all}{$end})";
+        $sheet->setCellValue($each.$row, $grown === [] ? '' : "=IF({$plants}{$row}<0.000001,\"\",{$grownCost}/{$plants}{$row})");
         $sheet->getStyle("A{$row}:{$each}{$row}")->getFont()->setBold(true);
         $total = $row;
         $row += 2;

@@ -20,6 +20,12 @@ final readonly class WorkbookChanges
     /** Columns of a price, what a pack holds and a life, with the words for each. */
     private const COLUMNS = ['D' => 'price', 'E' => 'a pack holds', 'G' => 'lasts, seasons'];
 
+    /** The season's own two inputs, by their cell. */
+    private const OWN = [
+        LedgerWorkbook::DISCOUNT => ['discount_rate', 'Money later is worth less'],
+        LedgerWorkbook::HOURLY => ['hourly_value', 'An hour is worth'],
+    ];
+
     private const HOLDS = ['seed_lots' => 'seeds_per_packet', 'supplies' => 'pack_amount'];
 
     /**
@@ -31,7 +37,7 @@ final readonly class WorkbookChanges
     {
         $sheet = self::sheet($file);
         $changes = [];
-        foreach ([LedgerWorkbook::DISCOUNT => ['discount_rate', 'Money later is worth less'], LedgerWorkbook::HOURLY => ['hourly_value', 'An hour is worth']] as $cell => [$key, $words]) {
+        foreach (self::OWN as $cell => [$key, $words]) {
             self::compare($changes, $document, [$key], $words, $sheet->getCell($cell)->getValue());
         }
         for ($row = LedgerWorkbook::FIRST; $row < LedgerWorkbook::FIRST + self::ROWS; $row++) {
@@ -99,7 +105,8 @@ final readonly class WorkbookChanges
     {
         foreach ($path as $step) {
             if (is_array($value)) {
-                $rows = is_int($step) ? [$value[$step] ?? null] : array_filter($value, fn (mixed $row): bool => $row instanceof stdClass && ($row->id ?? null) === $step);
+                $rows = is_int($step) ? [$value[$step] ?? null]
+                    : array_filter($value, fn (mixed $row): bool => $row instanceof stdClass && ($row->id ?? null) === $step);
                 $value = array_values($rows)[0] ?? null;
             } else {
                 $value = $value instanceof stdClass && is_string($step) ? $value->{$step} ?? null : null;

@@ -37,7 +37,7 @@ final class Garden
                 ->update(['user_id' => $account->id]);
             // What both sheds have is the account's as it is.
             ShedItem::query()->where('user_id', $trial->id)
-                ->whereRaw('NOT EXISTS (SELECT 1 FROM shed_items AS own WHERE own.user_id = ? AND (own.kind, own.name, own.packed_for) = (shed_items.kind, shed_items.name, shed_items.packed_for))', [$account->id])
+                ->whereRaw('(kind, name, packed_for) NOT IN (SELECT kind, name, packed_for FROM shed_items WHERE user_id = ?)', [$account->id])
                 ->update(['user_id' => $account->id]);
             Roll::query()->where('user_id', $trial->id)->update(['user_id' => $account->id]);
             $trial->delete();
@@ -76,7 +76,8 @@ final class Garden
             'created_at' => $user->created_at?->toIso8601String(),
             'seasons' => $seasons,
             'shed' => array_map(fn (ShedItem $item) => $item->shown(), ShedItem::ofUser($user->id)),
-            'prices' => Price::query()->where('user_id', $user->id)->orderBy('id')->get(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->toArray(),
+            'prices' => Price::query()->where('user_id', $user->id)->orderBy('id')
+                ->get(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->toArray(),
         ];
     }
 

@@ -88,9 +88,16 @@ final readonly class Shed
             $before = ShedItem::ofUser($user->id);
             $leftovers = $this->leftovers($kept, $setup, $cracked);
             foreach ($leftovers as $left) {
-                $item = ShedItem::query()->firstOrNew(['user_id' => $user->id, 'kind' => $left->kind, 'name' => $left->name, 'packed_for' => $left->packed_for ?? 0]);
-                $item->fill(['amount' => (string) round($left->left, 4), 'unit' => $left->unit, 'served' => ($item->served ?? 0) + ($left->served ? 1 : 0), 'gone_on' => null,
-                    'gone_why' => ''])->save();
+                $item = ShedItem::query()->firstOrNew([
+                    'user_id' => $user->id, 'kind' => $left->kind, 'name' => $left->name, 'packed_for' => $left->packed_for ?? 0,
+                ]);
+                $item->fill([
+                    'amount' => (string) round($left->left, 4),
+                    'unit' => $left->unit,
+                    'served' => ($item->served ?? 0) + ($left->served ? 1 : 0),
+                    'gone_on' => null,
+                    'gone_why' => '',
+                ])->save();
             }
             $made = SeasonShelf::add($user, NextSeason::of($kept->model->document, $leftovers));
             Roll::query()->create(['user_id' => $user->id, 'season_id' => $kept->model->id, 'made_id' => $made->id,
@@ -127,7 +134,8 @@ final readonly class Shed
         $offers = [];
         foreach (self::LISTS as $kind => [$list, $named, $key]) {
             foreach (Cell::rows($kept->model->document->{$list} ?? null) as $row) {
-                $item = $there["{$kind} ".mb_strtolower(Cell::text($row->{$named} ?? '')).($kind === 'seed' ? ' '.Cell::text($row->packed_for ?? '') : '')] ?? null;
+                $year = $kind === 'seed' ? ' '.Cell::text($row->packed_for ?? '') : '';
+                $item = $there["{$kind} ".mb_strtolower(Cell::text($row->{$named} ?? '')).$year] ?? null;
                 $each = $kind === 'seed' ? (float) ($row->seeds_per_packet ?? 0) : 1.0;
                 if ($item === null || $each <= 0.0) {
                     continue;
@@ -138,7 +146,8 @@ final readonly class Shed
                 // A packet's part is kept to four places.
                 if (abs($now - $shed) > max(self::SAME, $each * 1e-4)) {
                     $to = self::asKept($key, $shed, $each);
-                    $offers[] = ['path' => [$list, Cell::text($row->id), $key], 'name' => $item->name, 'now' => $now, 'shed' => $shed, 'unit' => $item->unit, 'to' => $to];
+                    $offers[] = ['path' => [$list, Cell::text($row->id), $key], 'name' => $item->name, 'now' => $now, 'shed' => $shed,
+                        'unit' => $item->unit, 'to' => $to];
                 }
             }
         }

@@ -30,14 +30,20 @@ enum WorkKind: string
     public function workOut(Season $season, Setup $setup, float $amount, Closure $progress): mixed
     {
         return match ($this) {
-            self::BudgetYears => json_decode((string) json_encode(BudgetYears::of($season, $setup->id, $amount, self::SEASONS, $progress), JSON_PRESERVE_ZERO_FRACTION)),
-            self::SeasonBudget => json_decode((string) json_encode((new Budget($season, $setup, $amount, $progress, true))->result(), JSON_PRESERVE_ZERO_FRACTION)),
-            self::Budget => json_decode((string) json_encode((new Budget($season, $setup, $amount, $progress))->result(), JSON_PRESERVE_ZERO_FRACTION)),
+            self::BudgetYears => self::plain(BudgetYears::of($season, $setup->id, $amount, self::SEASONS, $progress)),
+            self::SeasonBudget => self::plain((new Budget($season, $setup, $amount, $progress, true))->result()),
+            self::Budget => self::plain((new Budget($season, $setup, $amount, $progress))->result()),
             self::Mix => array_column(
                 (new SeasonWriter)->document((new MixAndMatch($season, $setup, $progress))->season())->setups,
                 null,
                 'id',
             )[MixAndMatch::ID],
         };
+    }
+
+    /** As it is kept: objects and lists, without classes. */
+    private static function plain(mixed $result): mixed
+    {
+        return json_decode((string) json_encode($result, JSON_PRESERVE_ZERO_FRACTION));
     }
 }

@@ -22,7 +22,8 @@ open_lan() {
   [ -f "$dir/port" ] || free_port 8443 >"$dir/port"
   managed_setting "$1" JOLLY_LAN_HOSTS "$(IFS=,; echo "${names[*]}")"
   if [ ! -f "$dir/cert.pem" ] || [ "$(cat "$dir/names" 2>/dev/null)" != "${names[*]}" ]; then
-    (umask 077; step "making the certificate" "$VAR/log/lan.log" env CAROOT="$dir/authority" mkcert -cert-file "$dir/cert.pem" -key-file "$dir/key.pem" "${names[@]}") || return 1
+    (umask 077; step "making the certificate" "$VAR/log/lan.log" env CAROOT="$dir/authority" \
+      mkcert -cert-file "$dir/cert.pem" -key-file "$dir/key.pem" "${names[@]}") || return 1
     echo "${names[*]}" >"$dir/names"
   fi
   mkdir -p "$dir/trust"
@@ -41,11 +42,13 @@ trust_page() {
   cat <<HTML
 <!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
 <title>Let this phone trust Jolly Penny</title>
-<style>body{font:18px/1.5 sans-serif;max-width:36rem;margin:1.5rem auto;padding:0 1rem;background:#f4f7f5;color:#14231c}code{word-break:break-all}</style></head><body>
+<style>body{font:18px/1.5 sans-serif;max-width:36rem;margin:1.5rem auto;padding:0 1rem;background:#f4f7f5;color:#14231c}
+code{word-break:break-all}</style></head><body>
 <h1>Let this phone trust Jolly Penny</h1>
 <p>Once, so that it opens without a warning and works without signal. Only do this in your own network, with a machine of your own.</p>
 <ol>
-<li><a href="/jolly-penny.crt">Take the certificate</a> and compare its SHA-256 mark with the one <code>bin/start</code> printed:<br><code>$(lan_print "$1")</code></li>
+<li><a href="/jolly-penny.crt">Take the certificate</a> and compare its SHA-256 mark with the one <code>bin/start</code> printed:<br>
+<code>$(lan_print "$1")</code></li>
 <li>Android: Settings, search "certificate", install a <b>CA certificate</b>, choose the file. iPhone or iPad: Settings, <b>Profile downloaded</b>,
 install; then General, About, <b>Certificate trust settings</b>, switch it on.</li>
 <li><a id="go" href="https://$(lan_names | head -n 1):$(lan_port "$1")/">Open Jolly Penny</a>, and add it to the home screen.</li>

@@ -101,3 +101,27 @@ it('is an application that can be installed', function () {
         expect($at)->toBeGreaterThan(0)->and($icon['sizes'] === 'any' || (int) $icon['sizes'] === $at)->toBeTrue();
     }
 });
+
+it('draws a page anew that broke on what the device kept', function () {
+    $this->visit();
+    $this->find('[data-part="stack-svg"]');
+    untilKept($this);
+    $path = $this->path();
+    $this->browser->executeAsyncScript(
+        'const done = arguments[0]; const asked = indexedDB.open("jolly-penny");
+        asked.onsuccess = () => { const db = asked.result; const known = db.transaction("known", "readwrite").objectStore("known");
+            const all = known.getAllKeys();
+            all.onsuccess = () => { for (const name of all.result.filter((one) => one.includes("compare"))) {
+                const row = known.get(name); row.onsuccess = () => known.put({ ...row.result, data: { comparison: 1 } }, name); }
+                known.transaction.oncomplete = () => { db.close(); done(); }; }; };',
+    );
+    // No answer comes in time to hide it.
+    $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.enable', 'params' => new stdClass()]);
+    $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.setBlockedURLs', 'params' => ['urls' => ['*/compare']]]);
+    $this->visit(str_replace('/compare', '/bench', $path));
+    $this->find('[data-part="gear"]');
+    $this->click('a[href$="/compare"]');
+    $this->waitFor(fn () => str_contains($this->text('main'), 'could not be drawn') ?: null, 'it to say so', 20);
+    $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.setBlockedURLs', 'params' => ['urls' => []]]);
+    $this->waitFor(fn () => $this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('[data-part="stack-svg"]')) !== [] ?: null, 'the page anew', 25);
+});

@@ -54,7 +54,12 @@ final class LedgerController
         return Json::of(Ledger::of($kept->costing, $row));
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/ledger.csv', operationId: 'ledgerFile', summary: 'The ledger as a table', tags: ['Ledger'])]
+    #[OA\Get(
+        path: '/api/seasons/{season}/setups/{setup}/ledger.csv',
+        operationId: 'ledgerFile',
+        summary: 'The ledger as a table',
+        tags: ['Ledger'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'CSV, RFC 4180', content: new OA\MediaType(mediaType: 'text/csv'))]
@@ -71,7 +76,12 @@ final class LedgerController
         return CsvFile::of('ledger', $rows);
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/result.json', operationId: 'resultFile', summary: 'The set-up\'s result, as bin/jolly cost prints it', tags: ['Ledger'])]
+    #[OA\Get(
+        path: '/api/seasons/{season}/setups/{setup}/result.json',
+        operationId: 'resultFile',
+        summary: 'The set-up\'s result, as bin/jolly cost prints it',
+        tags: ['Ledger'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The result', content: new OA\JsonContent(ref: '#/components/schemas/Result'))]
@@ -84,7 +94,12 @@ final class LedgerController
         return $answer;
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/workbook.{format}', operationId: 'workbook', summary: 'The ledger as a workbook with live formulas', tags: ['Ledger'])]
+    #[OA\Get(
+        path: '/api/seasons/{season}/setups/{setup}/workbook.{format}',
+        operationId: 'workbook',
+        summary: 'The ledger as a workbook with live formulas',
+        tags: ['Ledger'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['xlsx', 'ods']))]

@@ -45,7 +45,8 @@ final class PriceController
     {
         $rows = [['thing', 'shop', 'holds', 'unit', 'price', 'currency', 'date']];
         foreach (Price::query()->where('user_id', $this->gardener->user()->id)->orderBy('name')->orderBy('seen_on')->cursor() as $one) {
-            $rows[] = [$one->name, $one->shop, $one->holds === null ? null : (float) $one->holds, $one->unit, (float) $one->price, $one->currency, $one->seen_on->format('Y-m-d')];
+            $holds = $one->holds === null ? null : (float) $one->holds;
+            $rows[] = [$one->name, $one->shop, $holds, $one->unit, (float) $one->price, $one->currency, $one->seen_on->format('Y-m-d')];
         }
 
         return CsvFile::of('prices', $rows);
@@ -82,7 +83,12 @@ final class PriceController
         return new Response(status: 204);
     }
 
-    #[OA\Post(path: '/api/prices/table', operationId: 'priceTable', summary: 'A table of prices: looked at first, then kept; nothing twice', tags: ['Prices'])]
+    #[OA\Post(
+        path: '/api/prices/table',
+        operationId: 'priceTable',
+        summary: 'A table of prices: looked at first, then kept; nothing twice',
+        tags: ['Prices'],
+    )]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PriceTable'))]
     #[OA\Response(response: 200, description: 'What is in it', content: new OA\JsonContent(ref: '#/components/schemas/PriceTableRead'))]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
@@ -124,7 +130,12 @@ final class PriceController
         ]);
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/prices', operationId: 'pricesOf', summary: 'What the price book would change in a season', tags: ['Prices'])]
+    #[OA\Get(
+        path: '/api/seasons/{season}/setups/{setup}/prices',
+        operationId: 'pricesOf',
+        summary: 'What the price book would change in a season',
+        tags: ['Prices'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'Its offers', content: new OA\JsonContent(ref: '#/components/schemas/PriceOffers'))]

@@ -57,7 +57,12 @@ final class ShedController
         return $this->show();
     }
 
-    #[OA\Patch(path: '/api/shed/{item}', operationId: 'changeShedItem', summary: 'How much is left, where it lies, a test of it; gone or back', tags: ['Shed'])]
+    #[OA\Patch(
+        path: '/api/shed/{item}',
+        operationId: 'changeShedItem',
+        summary: 'How much is left, where it lies, a test of it; gone or back',
+        tags: ['Shed'],
+    )]
     #[OA\Parameter(name: 'item', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/ShedChange'))]
     #[OA\Response(response: 200, description: 'The shed', content: new OA\JsonContent(ref: '#/components/schemas/Shed'))]
@@ -93,7 +98,12 @@ final class ShedController
         return $this->show();
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/leftovers', operationId: 'leftovers', summary: 'What the season leaves, by its plan and what was bought', tags: ['Shed'])]
+    #[OA\Get(
+        path: '/api/seasons/{season}/setups/{setup}/leftovers',
+        operationId: 'leftovers',
+        summary: 'What the season leaves, by its plan and what was bought',
+        tags: ['Shed'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'What is left', content: new OA\JsonContent(ref: '#/components/schemas/Leftovers'))]
@@ -107,14 +117,23 @@ final class ShedController
         ]);
     }
 
-    #[OA\Post(path: '/api/seasons/{season}/roll', operationId: 'roll', summary: 'The season ends, the next begins with what is left', tags: ['Shed'])]
+    #[OA\Post(
+        path: '/api/seasons/{season}/roll',
+        operationId: 'roll',
+        summary: 'The season ends, the next begins with what is left',
+        tags: ['Shed'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewRoll'))]
     #[OA\Response(response: 201, description: 'The next season', content: new OA\JsonContent(ref: '#/components/schemas/SeasonMade'))]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function roll(Request $request, int $season): JsonResponse
     {
-        $input = $request->validate(['setup' => ['required', 'string', 'max:100'], 'cracked' => ['nullable', 'array', 'max:500'], 'cracked.*' => ['integer', 'between:0,1000000']]);
+        $input = $request->validate([
+            'setup' => ['required', 'string', 'max:100'],
+            'cracked' => ['nullable', 'array', 'max:500'],
+            'cracked.*' => ['integer', 'between:0,1000000'],
+        ]);
         $kept = $this->gardener->kept($season);
         /** @var array<string, int> $cracked */
         $cracked = array_map(intval(...), $input['cracked'] ?? []);
@@ -135,7 +154,12 @@ final class ShedController
         return $this->show();
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/setups/{setup}/seed-worth', operationId: 'seedWorth', summary: 'Old seed: to keep, to test or to throw out', tags: ['Shed'])]
+    #[OA\Get(
+        path: '/api/seasons/{season}/setups/{setup}/seed-worth',
+        operationId: 'seedWorth',
+        summary: 'Old seed: to keep, to test or to throw out',
+        tags: ['Shed'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'Each packet', content: new OA\JsonContent(ref: '#/components/schemas/SeedWorths'))]
@@ -146,7 +170,12 @@ final class ShedController
         return Json::of(['lots' => SeedWorth::all($kept->costing, self::row($kept->file->setups, $setup))]);
     }
 
-    #[OA\Get(path: '/api/seasons/{season}/shed', operationId: 'shedOffers', summary: 'Where the season says other than the shed of what is there', tags: ['Shed'])]
+    #[OA\Get(
+        path: '/api/seasons/{season}/shed',
+        operationId: 'shedOffers',
+        summary: 'Where the season says other than the shed of what is there',
+        tags: ['Shed'],
+    )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 200, description: 'Its offers', content: new OA\JsonContent(ref: '#/components/schemas/ShedOffers'))]
     public function offers(int $season): JsonResponse

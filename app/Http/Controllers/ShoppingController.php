@@ -64,7 +64,8 @@ final class ShoppingController
         $list = self::list($this->gardener->kept($season), $setup, Purchase::ofSeason($season));
         $rows = [['where', 'kind', 'what', 'packs', 'price', 'cost', 'by', 'bought', 'paid', 'left', 'still to pay']];
         foreach ($list->items as $one) {
-            $rows[] = [$one->where, $one->kind, $one->name, $one->packs, $one->price, $one->planned, $one->order_by, $one->bought, $one->paid, $one->left, $one->still];
+            $rows[] = [$one->where, $one->kind, $one->name, $one->packs, $one->price, $one->planned, $one->order_by,
+                $one->bought, $one->paid, $one->left, $one->still];
         }
         foreach ($list->unneeded as $one) {
             $rows[] = ['', $one->kind, $one->name, 0, '', 0, '', $one->packs, $one->paid, 0, 0];

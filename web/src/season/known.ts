@@ -13,6 +13,8 @@ interface Kept {
   key: QueryKey;
   data: unknown;
   at: number;
+  /** Which build kept it: an answer to another may have another shape. */
+  build: string;
 }
 
 const store = createStore('jolly-penny', 'known');
@@ -44,14 +46,14 @@ const atRest = (data: unknown): unknown =>
   typeof data === 'object' && data !== null && 'last' in data ? { ...data, last: null } : data;
 
 async function restore(queries: QueryClient): Promise<void> {
-  const all = await entries<string, Kept>(store);
-  const old = all.sort(([, a], [, b]) => b.at - a.at).filter(([, { at }], n) => n >= MOST || Date.now() - at > A_WHILE_MS);
+  const all = (await entries<string, Kept>(store)).sort(([, a], [, b]) => b.at - a.at);
+  const old = all.filter(([, { at, build }], n) => n >= MOST || Date.now() - at > A_WHILE_MS || build !== __BUILD__);
   await delMany(
     old.map(([name]) => name),
     store,
   );
-  for (const [, { key, data, at }] of all) {
-    if (queries.getQueryData(key) !== undefined) continue;
+  for (const [, { key, data, at, build }] of all) {
+    if (build !== __BUILD__ || queries.getQueryData(key) !== undefined) continue;
     queries.setQueryData(key, atRest(data), { updatedAt: at });
     // Worth showing, and worth asking for again.
     void queries.invalidateQueries({ queryKey: key, exact: true, refetchType: 'none' });
@@ -61,7 +63,7 @@ async function restore(queries: QueryClient): Promise<void> {
 let keeping = true;
 
 /** Forgets what is kept on this device. */
-async function forgetKnown(): Promise<void> {
+export async function forgetKnown(): Promise<void> {
   localStorage.removeItem(OWNER);
   await clear(store).catch(() => undefined);
 }
@@ -87,7 +89,7 @@ export async function keepKnown(queries: QueryClient): Promise<void> {
     if (!keeping) return;
     const rows = [...changed].map(([name, { queryKey, state }]): [string, Kept] => [
       name,
-      { key: queryKey, data: state.data, at: state.dataUpdatedAt },
+      { key: queryKey, data: state.data, at: state.dataUpdatedAt, build: __BUILD__ },
     ]);
     changed.clear();
     void setMany(rows, store).catch(() => undefined);

@@ -1,0 +1,2 @@
+/** Which build this is (vite.config.ts). */
+declare const __BUILD__: string;
