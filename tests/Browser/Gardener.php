@@ -91,23 +91,23 @@ final class Gardener
     }
 
     /** Adds something of the catalogue, or of one's own. */
-    public function adds(string $list, string $words, ?string $catalogue, int $count = 1, ?string $place = null, ?string $setup = null, string $button = ''): void
+    public function adds(string $list, ?string $catalogue, int $count = 1, ?string $place = null, ?string $setup = null, string $button = ''): void
     {
         $this->saved();
         if ($count > 1) {
             $this->test->type(($button ?: $list).'.number', (string) $count);
         }
         $this->test->click('[data-add="'.($button ?: $list).'"]');
-        $this->test->waitFor(fn () => $this->chosen($words), "\"{$words}\" in the menu");
+        $this->test->click("[data-menu-id\$='-{$list}:".($catalogue ?? 'own')."']");
         $this->saved();
         (new Things(new SeasonDraft($this->file)))->add($list, $catalogue, '', $place, $setup, $count);
     }
 
-    public function setUp(string $readyMade, string $words): void
+    public function setUp(string $readyMade): void
     {
         $this->saved();
         $this->test->click('[data-add-setup]');
-        $this->test->waitFor(fn () => $this->chosen($words), "\"{$words}\" in the menu");
+        $this->test->click("[data-menu-id\$='-made:{$readyMade}']");
         $this->saved();
         (new ReadyMade(new SeasonDraft($this->file)))->add($readyMade);
     }
@@ -117,7 +117,8 @@ final class Gardener
     {
         $this->test->click('[data-add-method]');
         $name = $this->row($this->file->methods, $method)->name;
-        $this->test->waitFor(fn () => $this->chosen($name), "\"{$name}\" in the menu");
+        // By its key: two methods may have the same name.
+        $this->test->click("[data-menu-id\$='-m:{$method}']");
         $this->test->waitFor(fn () => $this->test->find('input[name="method_name"]')->getAttribute('value') === $name ?: null, $name);
     }
 
@@ -214,7 +215,7 @@ final class Gardener
         $this->test->browser->executeScript('document.querySelectorAll("main details").forEach((d) => { d.open = true; })');
     }
 
-    private function chosen(string $words, string $css = '.ant-dropdown-menu-item'): ?bool
+    private function chosen(string $words, string $css): ?bool
     {
         foreach ($this->test->browser->findElements(WebDriverBy::cssSelector($css)) as $item) {
             try {

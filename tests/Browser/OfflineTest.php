@@ -124,4 +124,5 @@ it('draws a page anew that broke on what the device kept', function () {
     $this->waitFor(fn () => str_contains($this->text('main'), 'could not be drawn') ?: null, 'it to say so', 20);
     $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.setBlockedURLs', 'params' => ['urls' => []]]);
     $this->waitFor(fn () => $this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('[data-part="stack-svg"]')) !== [] ?: null, 'the page anew', 25);
+    expect($this->text('h1'))->not->toBe('This page broke');
 });

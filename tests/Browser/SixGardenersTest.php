@@ -37,14 +37,14 @@ it('takes a 72-cell tray of home mix under a garage lamp, then the greenhouse', 
     $g->types('place_name', 'Cool garage', ['places', 'bench', 'name'], 'Cool garage');
     $g->types('places.temp_c', '59', ['places', 'bench', 'temp_c'], 15.0);
     $g->types('place_flats', '6', ['places', 'bench', 'flats'], 6);
-    $g->adds('lights', 'A lamp of my own', null, 2, 'bench', 'own');
+    $g->adds('lights', null, 2, 'bench', 'own');
     foreach (['my-lamp', 'my-lamp-2'] as $lamp) {
         $g->types("{$lamp}.reading", '120 V, 0.35 A', ['lights', $lamp, 'watts'], 42.0);
         $g->types("{$lamp}.hours_per_day", '15', ['lights', $lamp, 'hours_per_day'], 15);
         $g->types("{$lamp}.ppf", '60', ['lights', $lamp, 'ppf_umol_s'], 60);
     }
     $g->types('plug-timer.price', '11.25', ['gear', 'plug-timer', 'price'], 11.25);
-    $g->adds('places', 'Another place', null);
+    $g->adds('places', null);
     $g->types('place_name', 'Greenhouse', ['places', 'another-place', 'name'], 'Greenhouse');
     $g->types('places.temp_c', '41, 43, 46, 52, 59, 66, 70, 70, 64, 55, 48, 43', ['places', 'another-place', 'temp_c'],
         array_map(fn (int $f) => ($f - 32) / 1.8, [41, 43, 46, 52, 59, 66, 70, 70, 64, 55, 48, 43]));
@@ -83,13 +83,13 @@ it('takes a thousand plants in 200-cell trays of coir mix, with night tariff and
     /** @var BrowserTestCase $this */
     $g = new Gardener($this, '2027-05-01', '0.28', 'EUR', true, ['led', 'trays'], '400 lettuce, 300 cabbage, 300 onion');
     $g->screen('pots');
-    $g->adds('containers', '200-cell', 'cell200');
+    $g->adds('containers', 'cell200');
     $g->types('pot_price', '4.10', ['containers', 'cell200', 'pack_price'], 4.1);
-    $g->adds('mixes', 'Two coir', 'coir_mix');
+    $g->adds('mixes', 'coir_mix');
     $g->screen('bench');
     $g->goesTo('bench');
     $g->types('place_flats', '24', ['places', 'bench', 'flats'], 24);
-    $g->adds('lights', 'LED shop light', 'led_shop', 4, 'bench', 'own');
+    $g->adds('lights', 'led_shop', 4, 'bench', 'own');
     $g->presses('[data-action="add-window"]');
     $g->types('window-0-from', '22:00', ['electricity', 'windows'], [(object) ['from' => '22:00', 'to' => '06:00', 'rate' => 0.14]]);
     $g->types('window-0-to', '06:00', ['electricity', 'windows', 0, 'to'], '06:00');
@@ -109,7 +109,7 @@ it('takes jugs outdoors against lamp and shelf', function () {
     /** @var BrowserTestCase $this */
     $g = new Gardener($this, '2027-05-20', '0.14', 'CAD', true, ['jugs', 'led', 'shelf'], '12 broccoli, 10 kale, 8 tomato, 20 leek');
     $g->screen('compare');
-    $g->setUp('jugs_tender_bought', 'Winter jugs');
+    $g->setUp('jugs_tender_bought');
     $g->screen('pots');
     $g->presses('[data-pot="jug"]');
     $g->types('owned_units', '9', ['containers', 'jug', 'owned_units'], 9);
@@ -131,13 +131,13 @@ it('takes a bale in 162-cell trays with a thermostat', function () {
     /** @var BrowserTestCase $this */
     $g = new Gardener($this, '2027-05-05', '0.12', 'USD', false, ['led', 'mat'], '60 tomato, 40 sweet pepper, 50 basil');
     $g->screen('pots');
-    $g->adds('containers', '162-cell', 'cell162');
+    $g->adds('containers', 'cell162');
     $g->types('pot_price', '9.80', ['containers', 'cell162', 'pack_price'], 9.8);
     $g->types('volume_l', '0.85', ['containers', 'cell162', 'volume_l'], 0.85 * 0.0295735295625);
-    $g->adds('supplies', 'Ready mix, compressed bale', 'ready_bale');
+    $g->adds('supplies', 'ready_bale');
     $g->types('ready-bale.pack_price', '38.50', ['supplies', 'ready-bale', 'pack_price'], 38.5);
     $g->types('ready-bale.expansion', '2.1', ['supplies', 'ready-bale', 'expansion'], 2.1);
-    $g->adds('trayware', 'Clear dome', 'dome');
+    $g->adds('trayware', 'dome');
     $g->screen('bench');
     $mat = $g->file->mats[0]->id;
     $g->types("{$mat}.thermostat_c", '80', ['mats', $mat, 'thermostat_c'], 48 / 1.8);
@@ -153,12 +153,12 @@ it('takes one seed a pot under a couch, and autumn crops', function () {
     /** @var BrowserTestCase $this */
     $g = new Gardener($this, '2027-04-10', '0.25', 'EUR', true, ['saved_pots'], '6 tomato, 4 cucumber, 12 kale autumn');
     $g->screen('bench');
-    $g->adds('places', 'Another place', null);
+    $g->adds('places', null);
     $g->types('place_name', 'Under the couch', ['places', 'another-place', 'name'], 'Under the couch');
     $g->types('places.temp_c', '22,5', ['places', 'another-place', 'temp_c'], 22.5);
     $g->types('place_flats', '2', ['places', 'another-place', 'flats'], 2);
     $g->screen('pots');
-    $g->adds('containers', 'One of my own', null);
+    $g->adds('containers', null);
     $g->types('rim_mm', '9', ['containers', 'my-pot', 'measured'], (object) ['round' => true, 'rim_mm' => 90.0, 'base_mm' => 55.0, 'height_mm' => 80.0]);
     $g->types('base_mm', '7', ['containers', 'my-pot', 'measured', 'base_mm'], 70.0);
     $g->types('height_mm', '10', ['containers', 'my-pot', 'measured', 'height_mm'], 100.0);

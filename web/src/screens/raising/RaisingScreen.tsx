@@ -58,7 +58,7 @@ function Methods({ shown }: { shown: OnScreen }) {
       key: 'here',
       type: 'group' as const,
       label: 'Of this season',
-      children: season.methods.map(({ id, name }) => ({ key: `m:${id}`, label: name })),
+      children: season.methods.map(({ id, name }) => ({ key: `m:${id}`, label: toldApart(season, id, name) })),
     },
     {
       key: 'schools',
@@ -114,6 +114,13 @@ function Methods({ shown }: { shown: OnScreen }) {
       )}
     </>
   );
+}
+
+/** Methods of one name are told apart by the set-up that uses them. */
+function toldApart(season: OnScreen['season'], id: string, name: string): string {
+  if (season.methods.filter((one) => one.name === name).length < 2) return name;
+  const users = season.setups.filter(({ method, overrides }) => method === id || Object.values(overrides).includes(id));
+  return `${name} (${users.map((one) => one.name).join(', ') || 'not used'})`;
 }
 
 interface EditorProps {
