@@ -82,3 +82,19 @@ describe('numbers as people type them', () => {
     expect(parseNumber('$2.95', money).ok).toBe(true);
   });
 });
+
+it('writes a number for a field as the region does, so that it is read back as it was', () => {
+  const before = writing.comma;
+  try {
+    for (const comma of [true, false]) {
+      writing.comma = comma;
+      for (const value of [0.285, 1.268, 12.5, 1234, 1234.5, 33.5, 0.000125]) {
+        const shown = showNumber(value);
+        expect(shown.includes(comma ? '.' : ',')).toBe(false);
+        expect(parseNumber(shown, { least: 0, most: 1e9 })).toEqual({ ok: true, value });
+      }
+    }
+  } finally {
+    writing.comma = before;
+  }
+});

@@ -1,6 +1,7 @@
 import { measured, withoutVulgar } from '../words/measures';
 import type { Unit } from '../words/units';
 import type { Parsed as ParsedOf } from './useDraft';
+import { LOCALE } from '../words/region';
 
 export type Parsed = ParsedOf<number>;
 
@@ -39,7 +40,7 @@ function plainNumber(bare: string): string {
 
 /** A number as people type it: spaces, a currency sign, a unit, a decimal comma or point, a fraction such as 1/4, "2 weeks". */
 export function parseNumber(text: string, bounds: Bounds): Parsed {
-  const range = `Type ${bounds.whole ? 'a whole number' : 'a number'} ${bounds.above ? 'above' : 'from'} ${bounds.least} ${bounds.below ? 'to below' : 'to'} ${bounds.most.toLocaleString('en')}.`;
+  const range = `Type ${bounds.whole ? 'a whole number' : 'a number'} ${bounds.above ? 'above' : 'from'} ${bounds.least} ${bounds.below ? 'to below' : 'to'} ${bounds.most.toLocaleString(LOCALE)}.`;
   const said = bounds.unit ? measured(withoutVulgar(text), bounds.unit) : null;
   if (said !== null && 'wrong' in said) return { ok: false, why: `“${said.wrong}” does not measure this. ${range}` };
   const typed = (said?.number ?? withoutVulgar(text))
@@ -81,10 +82,10 @@ export function parseShare(text: string, bounds: Bounds): Parsed {
   return parsed.ok && ofOne ? { ok: true, value: Number((parsed.value * 100).toFixed(6)) } : parsed;
 }
 
-/** A number for a field: no more places than it has. */
+/** A number for a field: no more places than it has, with the decimals' sign of the region. */
 export function showNumber(value: number, kind?: string): string {
   // Money with the second place of its cents: 33.50; what has more, as a price by the kilowatt-hour, keeps them.
-  if (kind === 'money' && Math.abs(value * 10 - Math.round(value * 10)) < 1e-9 && !Number.isInteger(value))
-    return value.toFixed(2);
-  return Number.isInteger(value) ? String(value) : String(Number(value.toFixed(6)));
+  const cents = kind === 'money' && Math.abs(value * 10 - Math.round(value * 10)) < 1e-9 && !Number.isInteger(value);
+  const plain = cents ? value.toFixed(2) : Number.isInteger(value) ? String(value) : String(Number(value.toFixed(6)));
+  return writing.comma ? plain.replace('.', ',') : plain;
 }

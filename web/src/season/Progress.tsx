@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { answered, client } from '../api/client';
 import type { Work } from '../api/types';
+import { LOCALE } from '../words/region';
 
 const LOOK_MS = 700;
 
@@ -30,8 +31,8 @@ export function Progress({ season, begun, ended }: { season: number; begun: Work
   };
   const count =
     work.total > 0
-      ? `${work.done.toLocaleString('en')} of ${work.total.toLocaleString('en')} choices`
-      : `${work.done.toLocaleString('en')} choices so far`;
+      ? `${work.done.toLocaleString(LOCALE)} of ${work.total.toLocaleString(LOCALE)} choices`
+      : `${work.done.toLocaleString(LOCALE)} choices so far`;
   return (
     <p role="status" data-work={work.state}>
       {work.state === 'waiting' ? 'Waiting its turn…' : `Weighing ${count}…`}{' '}

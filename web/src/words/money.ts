@@ -1,4 +1,5 @@
 import { PLACES } from '../api/core.generated';
+import { LOCALE } from './region';
 
 /** Minor coins with a sign of their own. */
 const SMALL: Record<string, string> = { USD: '¢', CAD: '¢', AUD: '¢', NZD: '¢', EUR: 'c', GBP: 'p' };
@@ -6,7 +7,7 @@ const SMALL: Record<string, string> = { USD: '¢', CAD: '¢', AUD: '¢', NZD: '�
 const places = (currency: string): number => (PLACES as Record<string, number>)[currency] ?? 2;
 
 const format = (currency: string, decimals: number): Intl.NumberFormat =>
-  new Intl.NumberFormat('en', {
+  new Intl.NumberFormat(LOCALE, {
     style: 'currency',
     currency,
     currencyDisplay: 'narrowSymbol',
@@ -14,11 +15,15 @@ const format = (currency: string, decimals: number): Intl.NumberFormat =>
     maximumFractionDigits: decimals,
   });
 
+/** Coins and their tenths. */
+const coins = (amount: number): string =>
+  amount.toLocaleString(LOCALE, { minimumFractionDigits: 1, maximumFractionDigits: 1, useGrouping: false });
+
 /** Money to the penny; amounts too small for pennies to tell apart in coins and their tenths: $1.81, 69.1¢. */
 export function money(amount: number | null | undefined, currency: string, fine = false): string {
   if (amount === null || amount === undefined) return '–';
   const small = SMALL[currency];
-  if (fine && small !== undefined && Math.abs(amount) < 0.9995) return `${(amount * 100).toFixed(1)}${small}`;
+  if (fine && small !== undefined && Math.abs(amount) < 0.9995) return `${coins(amount * 100)}${small}`;
   return format(currency, places(currency)).format(amount);
 }
 

@@ -2,10 +2,11 @@ import type { CropLine, CropPicture, CropResult, Method } from '../api/types';
 import { day, shortDay } from './dates';
 import { money } from './money';
 import { inUnit } from './units';
+import { LOCALE } from './region';
 
 const WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
 
-export const count = (n: number): string => WORDS[n] ?? n.toLocaleString('en');
+export const count = (n: number): string => WORDS[n] ?? n.toLocaleString(LOCALE);
 export const upper = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 export const plural = (n: number, one: string, many = `${one}s`): string => (n === 1 ? one : many);
 
@@ -26,12 +27,12 @@ export function sowingSentence(crop: CropResult, method: Method, wanted: number,
   const each =
     method.pattern === 'community'
       ? `scattered over ${crop.sites} ${plural(crop.sites, site)}`
-      : `${count(method.seeds_per_site)} to a ${site}, in ${crop.sites.toLocaleString('en')} ${plural(crop.sites, site)}`;
+      : `${count(method.seeds_per_site)} to a ${site}, in ${crop.sites.toLocaleString(LOCALE)} ${plural(crop.sites, site)}`;
   const low = Math.floor(crop.finished);
   const expected = crop.finished - low < 0.05 ? `${low}` : `${low} or ${low + 1}`;
   return upper(
-    `sow ${crop.seeds.toLocaleString('en')} ${plural(crop.seeds, 'seed')}, ${each} on ${day(crop.sow_on, us)}; expect ${expected} ${plural(expected === '1' ? 1 : 2, 'plant')}, ` +
-      `at least ${wanted.toLocaleString('en')} with ${certainty(crop.p_enough)} % certainty.`,
+    `sow ${crop.seeds.toLocaleString(LOCALE)} ${plural(crop.seeds, 'seed')}, ${each} on ${day(crop.sow_on, us)}; expect ${expected} ${plural(expected === '1' ? 1 : 2, 'plant')}, ` +
+      `at least ${wanted.toLocaleString(LOCALE)} with ${certainty(crop.p_enough)} % certainty.`,
   );
 }
 
@@ -40,8 +41,8 @@ export function sowingLine(crop: CropResult, method: Method, wanted: number, sit
   if (crop.sites === null || crop.seeds === null) return '';
   const seeds =
     method.pattern === 'community'
-      ? `${crop.seeds.toLocaleString('en')} seeds in ${crop.sites} ${plural(crop.sites, site)} for ${wanted}`
-      : `${crop.sites.toLocaleString('en')} ${plural(crop.sites, site)} for ${wanted.toLocaleString('en')}${method.seeds_per_site > 1 ? `, ${method.seeds_per_site} seeds each` : ''}`;
+      ? `${crop.seeds.toLocaleString(LOCALE)} seeds in ${crop.sites} ${plural(crop.sites, site)} for ${wanted}`
+      : `${crop.sites.toLocaleString(LOCALE)} ${plural(crop.sites, site)} for ${wanted.toLocaleString(LOCALE)}${method.seeds_per_site > 1 ? `, ${method.seeds_per_site} seeds each` : ''}`;
   return `${seeds}, ${shortDay(crop.sow_on, us)}`;
 }
 

@@ -1,11 +1,12 @@
 import { money } from '../words/money';
 import { inUnit } from '../words/units';
+import { LOCALE } from '../words/region';
 
 /** A number of a working in its unit, as the person reads it. */
 export function quantity(value: number | string | null, unit: string, currency: string, us: boolean): string {
   if (value === null) return '–';
   if (typeof value === 'string') return value;
-  const plain = (places: number) => Number(value.toFixed(places)).toLocaleString('en', { maximumFractionDigits: places });
+  const plain = (places: number) => Number(value.toFixed(places)).toLocaleString(LOCALE, { maximumFractionDigits: places });
   switch (unit) {
     case 'money':
       return money(value, currency, true);

@@ -14,6 +14,7 @@ import { ManyBar } from './ManyBar';
 import { SeasonFacts } from './SeasonFacts';
 import { ORDERS, sortLines, type Order, type ShownLine } from './order';
 import s from './growlist.module.css';
+import { LOCALE } from '../../words/region';
 
 /** The grow list: what, how many, from which packet, how much to sow, what it costs, and whether to. */
 export function GrowListScreen() {
@@ -81,7 +82,7 @@ function List({ shown }: { shown: OnScreen }) {
           <h1>
             {season.crops.length === 0
               ? 'Nothing on the list yet'
-              : `${upper(count(season.crops.length))} ${plural(season.crops.length, 'crop')}, ${wanted.toLocaleString('en')} ${plural(wanted, 'plant')} wanted`}
+              : `${upper(count(season.crops.length))} ${plural(season.crops.length, 'crop')}, ${wanted.toLocaleString(LOCALE)} ${plural(wanted, 'plant')} wanted`}
           </h1>
           <SeasonFacts season={season} />
           <div className="list-tools">

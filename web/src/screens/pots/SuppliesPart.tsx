@@ -7,6 +7,7 @@ import { useStore } from '../../season/SeasonContext';
 import { money, moneySign } from '../../words/money';
 import { inUnit, type Unit } from '../../words/units';
 import s from './pots.module.css';
+import { LOCALE } from '../../words/region';
 
 const US: Record<string, Unit> = { L: 'qt', kg: 'lb' };
 /** The same in small amounts. */
@@ -14,7 +15,7 @@ const SMALL: Record<string, Unit> = { L: 'tbsp', kg: 'oz' };
 const unitOf = ({ unit }: Supply, us: boolean): Unit | undefined => (us ? US[unit] : unit === 'each' ? undefined : unit);
 
 const amount = (core: number, unit: Unit | undefined): number => (unit ? inUnit(core, unit) : core);
-const tidy = (value: number): string => value.toLocaleString('en', { maximumFractionDigits: value < 10 ? 2 : 0 });
+const tidy = (value: number): string => value.toLocaleString(LOCALE, { maximumFractionDigits: value < 10 ? 2 : 0 });
 
 /** Bags, bales, bricks and bottles: what a pack costs and holds, what there is, what to buy, what is left. */
 export function SuppliesPart({ season, potting }: { season: Season; potting: Potting }) {

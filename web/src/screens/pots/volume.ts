@@ -1,6 +1,8 @@
 import { inUnit, type Unit } from '../../words/units';
+import { LOCALE } from '../../words/region';
 
-const tidy = (value: number): string => value.toLocaleString('en', { maximumFractionDigits: value < 1 ? 2 : value < 20 ? 1 : 0 });
+const tidy = (value: number): string =>
+  value.toLocaleString(LOCALE, { maximumFractionDigits: value < 1 ? 2 : value < 20 ? 1 : 0 });
 
 /** A filling as people say it: "1.3 fl oz", "0.45 L". */
 export const smallVolume = (litres: number, us: boolean): string =>

@@ -8,6 +8,7 @@ import { AddPrice } from './AddPrice';
 import { FromTable } from './FromTable';
 import { PriceLine } from './PriceLine';
 import s from './prices.module.css';
+import { LOCALE } from '../../words/region';
 
 /** Your prices by thing, shop, pack and day; offered in every season. */
 export function PricesScreen() {
@@ -37,7 +38,7 @@ export function PricesScreen() {
         {data && data.lines > 0 && (
           <>
             <span className="quiet">
-              {data.lines.toLocaleString('en')} {plural(data.lines, 'price')}
+              {data.lines.toLocaleString(LOCALE)} {plural(data.lines, 'price')}
             </span>
             <a className="plain" href="/api/prices.csv" download>
               All as a table (CSV)

@@ -11,6 +11,7 @@ import { FromAnswers } from './FromAnswers';
 import { FromFile } from './FromFile';
 import { useSeasons } from './useSeasons';
 import s from './seasons.module.css';
+import { LOCALE } from '../../words/region';
 
 /** Your seasons, and the ways to a new one. */
 export function SeasonsScreen() {
@@ -140,7 +141,7 @@ function Line({ season }: { season: SeasonLine }) {
           {season.name}
         </Link>
         <p className="quiet">
-          {season.crops} {plural(season.crops, 'crop')}, {season.plants.toLocaleString('en')} {plural(season.plants, 'plant')},{' '}
+          {season.crops} {plural(season.crops, 'crop')}, {season.plants.toLocaleString(LOCALE)} {plural(season.plants, 'plant')},{' '}
           {season.setups} {plural(season.setups, 'set-up')}; last frost {day(season.last_frost)}
         </p>
       </div>

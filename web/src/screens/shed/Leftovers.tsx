@@ -4,6 +4,7 @@ import { parseNumber } from '../../edit/numbers';
 import { Said } from '../../edit/Said';
 import { inUnit } from '../../words/units';
 import s from './shed.module.css';
+import { LOCALE } from '../../words/region';
 
 interface Props {
   season: number;
@@ -13,7 +14,7 @@ interface Props {
   crack: (cracked: Record<string, number>) => void;
 }
 
-const tidy = (value: number): string => value.toLocaleString('en', { maximumFractionDigits: value < 20 ? 1 : 0 });
+const tidy = (value: number): string => value.toLocaleString(LOCALE, { maximumFractionDigits: value < 20 ? 1 : 0 });
 
 /** What the season leaves by its plan and what was bought; what cracked is said here. */
 export function Leftovers({ season, setup, us, cracked, crack }: Props) {

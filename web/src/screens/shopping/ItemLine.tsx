@@ -7,6 +7,7 @@ import { inUnit, type Unit } from '../../words/units';
 import { smallVolume } from '../pots/volume';
 import { PurchaseLine } from './PurchaseLine';
 import s from './shopping.module.css';
+import { LOCALE } from '../../words/region';
 
 interface Props {
   season: Season;
@@ -29,7 +30,7 @@ function amount(value: number, unit: string, us: boolean): string {
   const shown = us ? US[unit] : undefined;
   const number = shown ? inUnit(value, shown) : value;
   const places = number < 20 && unit !== 'seeds' && unit !== 'each' ? 1 : 0;
-  return `${number.toLocaleString('en', { maximumFractionDigits: places })}${WORDS[unit] ?? ` ${shown ?? unit}`}`;
+  return `${number.toLocaleString(LOCALE, { maximumFractionDigits: places })}${WORDS[unit] ?? ` ${shown ?? unit}`}`;
 }
 
 /** How many packs of what, and what for: "2 packs of 15 seeds for 24 seeds", "4: 5 needed, 1 there". */

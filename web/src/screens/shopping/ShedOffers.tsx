@@ -3,8 +3,9 @@ import { answered, client } from '../../api/client';
 import { useOfRevision } from '../../season/useOfRevision';
 import { useStore } from '../../season/SeasonContext';
 import s from './shopping.module.css';
+import { LOCALE } from '../../words/region';
 
-const tidy = (value: number): string => value.toLocaleString('en', { maximumFractionDigits: 1 });
+const tidy = (value: number): string => value.toLocaleString(LOCALE, { maximumFractionDigits: 1 });
 
 /** Where the season says other than the shed of what is there; taken over one by one or all. */
 export function ShedOffers({ revision }: { revision: number }) {
