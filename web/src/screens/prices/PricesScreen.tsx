@@ -14,6 +14,7 @@ import { LOCALE } from '../../words/region';
 export function PricesScreen() {
   const queries = useQueryClient();
   const [find, setFind] = useState('');
+  const [why, setWhy] = useState<string | null>(null);
   const { data, error } = useQuery({
     queryKey: ['prices', find],
     meta: { passing: find !== '' },
@@ -22,7 +23,9 @@ export function PricesScreen() {
   });
   const changed = () => void queries.invalidateQueries({ queryKey: ['prices'] });
   const remove = (price: number) =>
-    void answered(client.DELETE('/api/prices/{price}', { params: { path: { price } } })).then(changed, () => undefined);
+    void answered(client.DELETE('/api/prices/{price}', { params: { path: { price } } })).then(changed, (problem: unknown) =>
+      setWhy(words(problem)),
+    );
   return (
     <main className="work" id="work">
       <h1>Your prices</h1>
@@ -30,6 +33,11 @@ export function PricesScreen() {
         What a pack cost, where and when. A season keeps the prices it was made with until you take new ones over, under Shopping.
       </p>
       {error && !data && <p role="alert">{words(error)}</p>}
+      {why !== null && (
+        <p className="trouble" role="alert">
+          {why}
+        </p>
+      )}
       <AddPrice added={changed} />
       <div className={s.tools}>
         <label>

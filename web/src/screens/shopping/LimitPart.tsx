@@ -101,6 +101,7 @@ interface FoundProps {
 
 function Found({ season, setup, found, done }: FoundProps) {
   const store = useStore();
+  const [why, setWhy] = useState<string | null>(null);
   const sum = (amount: number) => money(amount, season.currency);
   if (!found.kept) return <p role="status">No way of this season keeps to {sum(found.limit)}.</p>;
   const { before, after, steps } = found;
@@ -123,10 +124,15 @@ function Found({ season, setup, found, done }: FoundProps) {
         store.show(id);
         done();
       })
-      .catch(() => undefined);
+      .catch((error: unknown) => setWhy(words(error)));
   };
   return (
     <div role="status">
+      {why !== null && (
+        <p className="trouble" role="alert">
+          {why}
+        </p>
+      )}
       <p>
         {sum(after.cash)} at the till instead of {sum(before.cash)}
         {lost > SOME ? `; ${lost.toFixed(lost < 10 ? 1 : 0)} plants fewer than now` : '; no plant fewer'}. To have the whole list
