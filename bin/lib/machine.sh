@@ -54,7 +54,7 @@ debian_packages() {
   local node_packages=()
   command -v npm >/dev/null || node_packages=(nodejs npm)
   command -v composer >/dev/null || node_packages+=(composer)
-  install_packages curl unzip openssl ca-certificates postgresql-15 nginx-light runit php-league-config php8.2-cli php8.2-fpm php8.2-pgsql \
+  install_packages curl unzip openssl ca-certificates postgresql-15 nginx-light runit php-league-config php-bacon-qr-code php-dasprid-enum php8.2-cli php8.2-fpm php8.2-pgsql \
     php8.2-curl php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml "${node_packages[@]}" "$@"
 }
 

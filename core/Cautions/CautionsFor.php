@@ -24,7 +24,7 @@ final readonly class CautionsFor
     {
         $method = array_column($this->season->methods, null, 'id')[$setup->methodFor($crop->id)] ?? null;
         $found = $method === null ? [] : $this->method($setup, $method);
-        $species = $this->species($crop);
+        $species = $this->seed($crop);
         if ($species !== null) {
             $found[] = $species;
         }
@@ -62,7 +62,8 @@ final readonly class CautionsFor
         return array_map(Caution::from(...), array_values(array_unique($found)));
     }
 
-    private function species(Crop $crop): ?Caution
+    /** What its seed or leaves can do to one. */
+    public function seed(Crop $crop): ?Caution
     {
         $lot = array_column($this->season->seedLots, null, 'id')[$crop->lot];
         $species = array_column($this->season->species, null, 'id')[$lot->species];

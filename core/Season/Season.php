@@ -31,6 +31,9 @@ final readonly class Season
      * @param  list<Offer>  $nursery
      * @param  list<Crop>  $crops
      * @param  list<Setup>  $setups
+     * @param  list<Tray>  $trays
+     * @param  list<Trial>  $trials
+     * @param  list<LogEntry>  $log  facts, which the plan does not read
      */
     public function __construct(
         public string $format,
@@ -66,6 +69,9 @@ final readonly class Season
         public float $mishap = 0.03,
         public float $nurseryTripCost = 0.0,
         public ?Feed $feed = null,
+        #[ListOf(Tray::class)] public array $trays = [],
+        #[ListOf(Trial::class)] public array $trials = [],
+        #[ListOf(LogEntry::class)] public array $log = [],
         public ?stdClass $meta = null,
     ) {
     }

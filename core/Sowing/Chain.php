@@ -22,6 +22,7 @@ final readonly class Chain
      * @param  float  $q  probability that a site is filled (community: that a seed comes up) from a packet as one takes it to be
      * @param  array{array{float, float}, array{float, float}}  $untilFirst  by season, then packet
      * @param  array{list<float>, list<float>}  $legs  by season: to live from each potting on to the next, or to the end
+     * @param  array{float, float}  $beyondFirstStage  by season: to live from the end of the first stage to the first potting on, or to the end
      */
     private function __construct(
         public int $wanted,
@@ -30,6 +31,7 @@ final readonly class Chain
         public array $untilFirst,
         public array $legs,
         public bool $moveAll,
+        public array $beyondFirstStage,
     ) {
     }
 
@@ -40,7 +42,7 @@ final readonly class Chain
     public static function of(Method $method, Crop $crop, float $g, array $packets, Season $season): self
     {
         $filled = array_map(fn (float $one): float => self::filled($method, $one), $packets);
-        $untilFirst = $legs = [];
+        $untilFirst = $legs = $beyond = [];
         foreach (self::exponents($method, $season->luck) as $exponent) {
             $sofar = 1.0;
             $own = [];
@@ -56,9 +58,11 @@ final readonly class Chain
             }
             $untilFirst[] = [$filled[0] * $sofar, $filled[1] * $sofar];
             $legs[] = $own;
+            $beyond[] = $sofar / $method->stages[0]->survival ** $exponent;
         }
 
-        return new self($crop->wanted, $season->confidence, self::filled($method, $g), $untilFirst, $legs, $crop->moveOn === MoveOn::All);
+        return new self($crop->wanted, $season->confidence, self::filled($method, $g), $untilFirst, $legs, $crop->moveOn === MoveOn::All,
+            $beyond);
     }
 
     /** Probability, over all seasons and packets, that one unit sown ends as a finished seedling, were nothing left behind. */

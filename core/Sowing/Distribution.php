@@ -212,6 +212,17 @@ final readonly class Distribution
         return $chance <= 0.0 ? $this : self::mixture([$this, self::always($value)], [1.0 - $chance, $chance]);
     }
 
+    /** @return list<float> masses from 0 to a number */
+    public function upTo(int $last): array
+    {
+        $masses = [];
+        for ($k = 0; $k <= $last; $k++) {
+            $masses[] = $this->masses[$k - $this->first] ?? 0.0;
+        }
+
+        return $masses;
+    }
+
     public function mean(): float
     {
         $sum = 0.0;

@@ -57,6 +57,7 @@ final class Sower
             $caps,
             $this->aliveBefore($chain, $units),
             $this->finishes[$chain->key().'#'.$units] ??= $this->finish($chain, $units, $caps),
+            $chain,
         );
     }
 

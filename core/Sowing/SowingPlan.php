@@ -11,6 +11,7 @@ final readonly class SowingPlan
      * @param  float  $q  probability that a site is filled (community: that a seed comes up)
      * @param  int  $units  sites sown, or seeds where they share a community pot
      * @param  list<int>  $caps  plants moved on at each potting on; empty where all are moved on
+     * @param  Chain  $chain  what it was sized by
      * @param  list<float>  $aliveBefore  expected number alive before each potting on, where no mishap comes
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class SowingPlan
         public array $caps,
         public array $aliveBefore,
         public Finish $finish,
+        public Chain $chain,
     ) {
     }
 }

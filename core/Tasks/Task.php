@@ -12,6 +12,7 @@ final readonly class Task
      * @param  string  $date  year-month-day
      * @param  ?string  $crop  null for what all crops share
      * @param  bool  $away  on a day on which one is away
+     * @param  ?int  $stage  of the method, where it belongs to one
      */
     public function __construct(
         public string $id,
@@ -20,6 +21,7 @@ final readonly class Task
         public ?string $crop,
         public string $words,
         public bool $away,
+        public ?int $stage = null,
     ) {
     }
 }

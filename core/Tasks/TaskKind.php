@@ -13,6 +13,7 @@ enum TaskKind: string
     case Sow = 'sow';
     case Drain = 'drain';
     case FirstLook = 'first_look';
+    case Look = 'look';
     case LastResow = 'last_resow';
     case CoverOff = 'cover_off';
     case MatOff = 'mat_off';

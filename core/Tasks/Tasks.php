@@ -25,14 +25,15 @@ final readonly class Tasks
     /** Sown again by then, plants are at most so many days late. */
     private const LATEST_DAYS = 14;
 
-    /** Pots are washed and trays soaked the day before. */
+    /** Pots are washed the day before. */
     private const BEFORE = 1;
 
     private const WEEK = 7;
 
     private Habits $habits;
 
-    public function __construct(private SetupBooks $books)
+    /** @param  array<array-key, int>  $shift  days by which a crop was sown later than planned; what follows moves along */
+    public function __construct(private SetupBooks $books, private array $shift = [])
     {
         $this->habits = Habits::of($books->season()->meta);
     }
@@ -91,13 +92,6 @@ final readonly class Tasks
         if ($indoors) {
             $tasks[] = $this->task(
                 $crop,
-                $sow - self::BEFORE,
-                TaskKind::Soak,
-                '',
-                "Wet the mix for {$name}: a squeezed handful holds together and does not drip",
-            );
-            $tasks[] = $this->task(
-                $crop,
                 $sow,
                 TaskKind::Drain,
                 '',
@@ -124,13 +118,24 @@ final readonly class Tasks
                 TaskKind::Wash,
                 "-{$i}",
                 "Wash and hole {$stage->container->name} for {$name}",
+                $i,
+            );
+        }
+        if ($stage->fills() && ($stage->stage->mix !== null || $i === 0)) {
+            $tasks[] = $this->task(
+                $crop,
+                $stage->start,
+                TaskKind::Soak,
+                $i === 0 ? '' : "-{$i}",
+                "Wet the mix for {$name}: a squeezed handful holds together and does not drip",
+                $i,
             );
         }
         if ($i > 0) {
             $before = $plan->stages[$i - 1]->stage;
             $sign = $before->until === null ? '' : ", when {$before->until}";
             $sites = $stage->fills() && $stage->container !== null ? ": {$stage->sites} of {$stage->container->name}" : '';
-            $tasks[] = $this->task($crop, $stage->start, TaskKind::Stage, "-{$i}", "{$stage->stage->name}, {$name}{$sites}{$sign}");
+            $tasks[] = $this->task($crop, $stage->start, TaskKind::Stage, "-{$i}", "{$stage->stage->name}, {$name}{$sites}{$sign}", $i);
         }
         $next = $plan->stages[$i + 1]->stage ?? null;
         // The cover goes as they show; what is left of the stage is growing on without it.
@@ -144,27 +149,35 @@ final readonly class Tasks
             );
         }
         if ($stage->stage->mat && ! ($next->mat ?? false)) {
-            $tasks[] = $this->task($crop, $stage->end, TaskKind::MatOff, "-{$i}", "Mat off for {$name}");
+            $tasks[] = $this->task($crop, $stage->end, TaskKind::MatOff, "-{$i}", "Mat off for {$name}", $i);
         }
         if ($stage->stage->feedsPerWeek > 0.0) {
             $step = max(1, (int) round(self::WEEK / $stage->stage->feedsPerWeek));
             for ($day = $stage->start + $step, $n = 1; $day <= $stage->end; $day += $step, $n++) {
-                $tasks[] = $this->task($crop, $day, TaskKind::Feed, "-{$i}-{$n}", "Feed {$name}, weakly");
+                $tasks[] = $this->task($crop, $day, TaskKind::Feed, "-{$i}-{$n}", "Feed {$name}, weakly", $i);
             }
         }
 
         return $tasks;
     }
 
-    private function firstLook(CropPlan $plan): int
+    /** Days from sowing to the first look. */
+    public function firstLook(CropPlan $plan): int
     {
         $species = $this->books->index->species[$plan->lot->species];
 
         return preg_match(self::BRASSICAS, $species->name) === 1 ? self::FIRST_LOOK_BRASSICA : self::FIRST_LOOK;
     }
 
-    private function task(Crop $crop, int $day, TaskKind $kind, string $which, string $words): Task
+    private function task(Crop $crop, int $day, TaskKind $kind, string $which, string $words, ?int $stage = null): Task
     {
+        $late = $this->shift[$crop->id] ?? 0;
+        $day += match ($kind) {
+            TaskKind::LastResow, TaskKind::Chill => 0,
+            TaskKind::PlantOut => max(0, $late),
+            default => $late,
+        };
+
         return new Task(
             "{$crop->id}-{$kind->value}{$which}",
             Day::ofNumber($day)->format(),
@@ -172,6 +185,7 @@ final readonly class Tasks
             $crop->id,
             $words,
             $this->habits->isAway($day),
+            $stage,
         );
     }
 

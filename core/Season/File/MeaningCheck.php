@@ -170,6 +170,9 @@ final class MeaningCheck
         foreach ($this->season->rows('crops') as $crop) {
             $dated[] = [$crop, 'sow_on'];
         }
+        foreach ($this->season->rows('log') as $entry) {
+            array_push($dated, [$entry, 'on'], [$entry, 'until']);
+        }
         foreach ($dated as [$row, $key]) {
             $date = $row->text($key);
             if ($date !== null && $year !== null && abs((int) substr($date, 0, 4) - $year) > self::YEARS_AWAY) {

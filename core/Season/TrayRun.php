@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Season;
+
+/** Rows of a tray that hold one crop. */
+final readonly class TrayRun
+{
+    /**
+     * @param  string  $crop  id
+     * @param  int  $stage  place in the method's stages of the one that fills the tray
+     * @param  int  $row  the first, from 1 at the notch
+     */
+    public function __construct(public string $crop, public int $row, public int $sites, public int $stage = 0)
+    {
+    }
+}

@@ -1,0 +1,382 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Tasks;
+
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Cautions\CautionsFor;
+use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Drafting\SeasonDraft;
+use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Log\RowFacts;
+use JollyPenny\Core\Planning\CropPlan;
+use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\LogKind;
+use JollyPenny\Core\Season\Pattern;
+use JollyPenny\Core\Trays\RowPicture;
+use JollyPenny\Core\Trays\TrayPicture;
+use JollyPenny\Core\Trays\Trays;
+use JollyPenny\Core\Units\Measure;
+
+/**
+ * A set-up's season as the jobs of its days, as one person does them: what is wetted, filled and washed once with its total, what is
+ * sown row by row, what is looked at day by day until it is up. What the log says is done is done; what was sown on another day moves
+ * what follows. The days between are common practice, no source.
+ */
+final readonly class Jobs
+{
+    /** So long one is reminded of what was not done. */
+    private const CARRIED_DAYS = 21;
+
+    /** After the seed should have been up, one still looks for so long. */
+    private const LOOK_DAYS = 7;
+
+    /** A grown plant is still worth planting out so much later. */
+    private const PLANTING_DAYS = 60;
+
+    /** A quarter inch covered by more than that is said in inches. */
+    private const INCH_MM = 25.4;
+
+    private Catalogue $catalogue;
+
+    private Session $session;
+
+    private Tasks $tasks;
+
+    /** @var array<array-key, RowFacts> by crop */
+    private array $facts;
+
+    /** @var list<TrayPicture> */
+    public array $trays;
+
+    public function __construct(private SetupBooks $books, private LogBook $log)
+    {
+        $this->catalogue = new Catalogue;
+        $this->session = new Session($books);
+        $facts = $shift = [];
+        foreach ($books->plans as $plan) {
+            $known = $log->crop($plan->crop->id);
+            $facts[$plan->crop->id] = $known;
+            if ($known->sown_on !== null) {
+                $shift[$plan->crop->id] = Day::parse($known->sown_on)->number - $plan->sowOn();
+            }
+        }
+        $this->facts = $facts;
+        $this->tasks = new Tasks($books, $shift);
+        $this->trays = (new Trays($books, $log, $this->catalogue))->pictures();
+    }
+
+    /** @return list<Job> by day, then as the work goes */
+    public function all(): array
+    {
+        $shared = $jobs = [];
+        foreach ($this->tasks->all() as $task) {
+            if (self::isShared($task->kind)) {
+                $shared["{$task->date} {$task->kind->value}"][] = $task;
+            } else {
+                array_push($jobs, ...$this->single($task));
+            }
+        }
+        foreach ($shared as $tasks) {
+            array_push($jobs, ...$this->session->together($tasks));
+        }
+        $jobs = array_map($this->withState(...), $jobs);
+        $group = array_flip(array_column(JobGroup::cases(), 'value'));
+        $kind = array_flip(array_column(TaskKind::cases(), 'value'));
+        usort($jobs, fn (Job $a, Job $b): int => [$a->date, $group[$a->group->value], $kind[$a->kind->value], self::order($a->codes), $a->id]
+            <=> [$b->date, $group[$b->group->value], $kind[$b->kind->value], self::order($b->codes), $b->id]);
+
+        return $jobs;
+    }
+
+    private static function isShared(TaskKind $kind): bool
+    {
+        return in_array($kind, [TaskKind::Soak, TaskKind::Wash, TaskKind::Drain, TaskKind::CoverOff, TaskKind::MatOff, TaskKind::Feed], true);
+    }
+
+    /** @return list<Job> */
+    private function single(Task $task): array
+    {
+        $plan = $this->books->plans[$this->books->grown[$task->crop ?? ''] ?? -1] ?? null;
+        if ($plan === null) {
+            return [$this->plain($task, JobGroup::Out, self::PLANTING_DAYS, LogKind::Planted, $this->wanted($task->crop))];
+        }
+
+        return match ($task->kind) {
+            TaskKind::Sow => $this->sowing($task, $plan),
+            TaskKind::FirstLook => $this->looks($task, $plan),
+            TaskKind::Stage => [$this->move($task, $plan)],
+            TaskKind::PlantOut => [$this->plain($task, JobGroup::Out, self::PLANTING_DAYS, LogKind::Planted, $this->expected($plan), $plan)],
+            TaskKind::LastResow => [$this->plain($task, JobGroup::Look, 0, LogKind::Done, null, $plan)],
+            default => [$this->plain($task, JobGroup::Prepare, self::CARRIED_DAYS, LogKind::Done, null, $plan)],
+        };
+    }
+
+    /** @return list<Job> one for each tray the crop is sown in */
+    private function sowing(Task $task, CropPlan $plan): array
+    {
+        $rows = $this->rows($plan, 0);
+        $caution = $this->seedCaution($plan);
+        $detail = $this->howToSow($plan);
+        $minutes = $plan->stages[0]->stage->minutesPerSite;
+        $parts = $rows === [] ? [[null, $plan->sowing->sites, null, null]] : array_map(
+            fn (array $one): array => [$one[1]->code, $one[1]->sites, $one[0]->id, $one[1]->row], $rows,
+        );
+        $jobs = [];
+        foreach ($parts as $i => [$code, $sites, $tray, $row]) {
+            $seeds = $plan->method->pattern === Pattern::Community
+                ? (int) round($plan->sowing->seeds * $sites / max(1, $plan->sowing->sites)) : $sites * $plan->method->seedsPerSite;
+            $jobs[] = new Job(
+                $task->id.(count($parts) > 1 ? '-'.$tray : ''), $task->date, Day::ofNumber($plan->plantOutOn())->format(), JobGroup::Sow, $task->kind,
+                $plan->crop->id, [$plan->crop->id], "Sow {$plan->lot->variety}: ".$this->sitesAndSeeds($plan, $sites, $seeds), $detail, $code, $tray, $row,
+                LogKind::Sown, $sites, null, $seeds, minutes: $sites * $minutes, away: $task->away, cautions: $caution,
+            );
+        }
+
+        return $jobs;
+    }
+
+    /** @return list<Job> a look on each day until it should be up, and a week more, as long as something is still to come */
+    private function looks(Task $task, CropPlan $plan): array
+    {
+        $facts = $this->facts[$plan->crop->id];
+        $sown = $facts->sites > 0 ? $facts->sites : $plan->sowing->sites;
+        $community = $plan->method->pattern === Pattern::Community;
+        $of = $community ? ($facts->seeds > 0 ? $facts->seeds : $plan->sowing->seeds) : $sown;
+        $first = Day::parse($task->date)->number;
+        $sowOn = $first - $this->tasks->firstLook($plan);
+        $full = $sowOn + $plan->stages[0]->days();
+        $counted = $this->countsByDay($plan->crop->id);
+        $jobs = [];
+        for ($day = $first, $up = null; $day <= max($full, $first) + self::LOOK_DAYS; $day++) {
+            if (($up ?? 0) >= $of) {
+                break;
+            }
+            // Before anything is known of it, the plan's list says the first look and the full one.
+            if ($facts->sown_on === null && $day !== $first && $day !== $full) {
+                continue;
+            }
+            $up = $counted[$day] ?? $up;
+            $name = $plan->lot->variety;
+            $jobs[] = new Job(
+                $day === $first ? $task->id : "{$plan->crop->id}-look-".Day::ofNumber($day)->format(), Day::ofNumber($day)->format(),
+                Day::ofNumber($day)->format(), JobGroup::Look, $day === $first ? TaskKind::FirstLook : TaskKind::Look, $plan->crop->id, [$plan->crop->id],
+                "{$name}: how many of {$of} up?", $day === $full ? 'the full look: what is not up now counts as lost' : null,
+                $this->codes($plan, 0), $this->onlyTray($plan, 0), null, LogKind::Up, $up ?? 0, $of, away: $task->away,
+            );
+        }
+
+        return $jobs;
+    }
+
+    private function move(Task $task, CropPlan $plan): Job
+    {
+        $i = $task->stage ?? 0;
+        $stage = $plan->stages[$i];
+        $before = $plan->stages[$i - 1];
+        $out = $stage->place->outdoors && ! $before->place->outdoors;
+        $kind = match (true) {
+            $stage->fills() && $plan->method->pattern === Pattern::Community && $this->firstPottingOn($plan) === $i => LogKind::PrickedOut,
+            $stage->fills() => LogKind::PottedOn,
+            $out => LogKind::Hardened,
+            default => LogKind::Done,
+        };
+        $sign = $before->stage->until === null ? null : "when {$before->stage->until}";
+        $hardening = $out ? 'half an hour the first day, then a little more each day; in at night while it freezes' : null;
+        $fill = $stage->fills() && $stage->container !== null ? "{$stage->sites} × {$stage->container->name}" : null;
+        $detail = implode('; ', array_filter([$fill, $sign, $hardening]));
+
+        return new Job(
+            $task->id, $task->date, Day::parse($task->date)->plus(self::CARRIED_DAYS)->format(), JobGroup::Move, TaskKind::Stage, $plan->crop->id,
+            [$plan->crop->id], "{$stage->stage->name}: {$plan->lot->variety}", $detail === '' ? null : $detail, $this->codes($plan, $stage->fills() ? $i : 0),
+            $stage->fills() ? $this->onlyTray($plan, $i) : null, null, $kind,
+            $kind === LogKind::Done ? null : $this->movedOn($plan, $stage->sites * max(1, $stage->stage->plantsPerSite)), null,
+            minutes: $stage->fills() ? $stage->sites * $stage->stage->minutesPerSite : 0.0, away: $task->away,
+        );
+    }
+
+    private function plain(Task $task, JobGroup $group, int $days, LogKind $kind, ?int $count, ?CropPlan $plan = null): Job
+    {
+        return new Job($task->id, $task->date, Day::parse($task->date)->plus($days)->format(), $group, $task->kind, $task->crop,
+            array_filter([$task->crop]), $task->words, codes: $plan === null ? null : $this->codes($plan, null), kind_of_entry: $kind, count: $count,
+            away: $task->away);
+    }
+
+    /** The job as the log has it: done, put off, or open. */
+    private function withState(Job $job): Job
+    {
+        $entry = $this->log->byJob[$job->id] ?? $this->saysAsMuch($job);
+        if ($entry === null) {
+            return $job->kind !== TaskKind::Sow && $this->isMoot($job) ? $job->with(until: $job->date) : $job;
+        }
+        if ($entry->kind === LogKind::PutOff && $entry->until !== null) {
+            $late = max(0, $entry->until->number - Day::parse($job->date)->number);
+
+            return $job->with(date: $entry->until->format(), until: Day::parse($job->until)->plus($late)->format());
+        }
+
+        return $job->with(done_on: $entry->on->format(), entry: $entry->id, counted: $entry->count);
+    }
+
+    /** An entry that was made elsewhere, of the same thing. */
+    private function saysAsMuch(Job $job): ?LogEntry
+    {
+        foreach ($job->crop === null ? [] : $this->log->byCrop[$job->crop] ?? [] as $entry) {
+            if (match ($job->kind) {
+                TaskKind::Sow => $entry->kind === LogKind::Sown && ($job->tray === null || $entry->tray === $job->tray || $entry->tray === null),
+                TaskKind::FirstLook, TaskKind::Look => $entry->kind === LogKind::Up && $entry->on->format() === $job->date,
+                TaskKind::PlantOut, TaskKind::Buy => $entry->kind === LogKind::Planted,
+                default => false,
+            }) {
+                return $entry;
+            }
+        }
+
+        return null;
+    }
+
+    /** What prepares a sowing needs no reminder once that is sown, nor what was due before anything was written down. */
+    private function isMoot(Job $job): bool
+    {
+        $first = $this->log->firstDay();
+        if ($first === null || Day::parse($job->date)->number < $first) {
+            return true;
+        }
+        $sown = array_filter($job->crops, fn (string $crop): bool => ($this->facts[$crop] ?? null)?->sown_on !== null);
+
+        return in_array($job->kind, [TaskKind::Wash, TaskKind::Soak, TaskKind::Chill], true) && count($sown) === count($job->crops);
+    }
+
+    /** @return array<int, int> what was counted up, by day number */
+    private function countsByDay(string $crop): array
+    {
+        $byTray = $counts = [];
+        foreach ($this->log->byCrop[$crop] ?? [] as $entry) {
+            if ($entry->kind === LogKind::Up) {
+                $byTray = $entry->tray === null ? ['' => $entry->count ?? 0] : [...$byTray, $entry->tray => $entry->count ?? 0];
+                $counts[$entry->on->number] = array_sum($byTray);
+            }
+        }
+
+        return $counts;
+    }
+
+    /** @return list<array{TrayPicture, RowPicture}> */
+    private function rows(CropPlan $plan, ?int $stage): array
+    {
+        $found = [];
+        foreach ($this->trays as $tray) {
+            foreach ($tray->runs as $run) {
+                if ($run->crop === $plan->crop->id && ($stage === null || $run->stage === $stage)) {
+                    $found[] = [$tray, $run];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    private function codes(CropPlan $plan, ?int $stage): ?string
+    {
+        $rows = $this->rows($plan, $stage ?? $this->lastFilled($plan));
+
+        return $rows === [] ? null : implode(', ', array_map(fn (array $one): string => $one[1]->code, $rows));
+    }
+
+    private function onlyTray(CropPlan $plan, int $stage): ?string
+    {
+        $trays = array_values(array_unique(array_map(fn (array $one): string => $one[0]->id, $this->rows($plan, $stage))));
+
+        return count($trays) === 1 ? $trays[0] : null;
+    }
+
+    private function lastFilled(CropPlan $plan): int
+    {
+        return max(array_keys(array_filter($plan->stages, fn ($stage): bool => $stage->fills())) ?: [0]);
+    }
+
+    private function firstPottingOn(CropPlan $plan): ?int
+    {
+        foreach ($plan->stages as $i => $stage) {
+            if ($i > 0 && $stage->fills()) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /** As many as are there, up to what the plan moves on. */
+    private function movedOn(CropPlan $plan, int $planned): int
+    {
+        return min($planned, $this->facts[$plan->crop->id]->alive ?? $planned);
+    }
+
+    private function expected(CropPlan $plan): int
+    {
+        return $this->facts[$plan->crop->id]->alive ?? (int) round($plan->sowing->finish->mean);
+    }
+
+    private function wanted(?string $crop): ?int
+    {
+        return array_column($this->books->season()->crops, 'wanted', 'id')[$crop ?? ''] ?? null;
+    }
+
+    private function sitesAndSeeds(CropPlan $plan, int $sites, int $seeds): string
+    {
+        $container = $plan->stages[0]->container;
+        $site = match (true) {
+            $container === null => $sites === 1 ? 'place in the bed' : 'places in the bed',
+            $container->sitesPerUnit > 1 => $sites === 1 ? 'cell' : 'cells',
+            default => $sites === 1 ? 'pot' : 'pots',
+        };
+        $each = $plan->method->pattern === Pattern::Community ? "{$seeds} seeds in all"
+            : ($plan->method->seedsPerSite === 1 ? 'one seed each' : "{$plan->method->seedsPerSite} seeds each");
+
+        return "{$sites} {$site}, {$each}";
+    }
+
+    private function howToSow(CropPlan $plan): ?string
+    {
+        $species = $this->books->index->species[$plan->lot->species];
+        $depth = $this->catalogue->recognise(SeasonDraft::kinIn($species->meta), $species->name)->sowingDepthMm ?? 0.0;
+        $top = $plan->stages[0]->stage->topDressing;
+        $parts = [
+            $depth > 0.0 ? $this->depth($depth).' deep' : '',
+            $top === null ? '' : 'covered with '.mb_strtolower($this->books->index->supplies[$top->supply]->name),
+            $plan->viability->age > 0 ? "seed of {$plan->lot->packedFor}" : '',
+            $plan->lot->packetPrice <= 0.0 ? 'own seed' : '',
+        ];
+
+        return implode('; ', array_filter($parts)) ?: null;
+    }
+
+    private function depth(float $mm): string
+    {
+        if (! $this->session->isUs()) {
+            return Measure::Millimetre->fromCore($mm / 1000).' mm';
+        }
+        $sixteenths = max(1, (int) round($mm / self::INCH_MM * 16));
+        [$up, $down] = [$sixteenths, 16];
+        while ($up % 2 === 0 && $down > 1) {
+            [$up, $down] = [intdiv($up, 2), intdiv($down, 2)];
+        }
+
+        return ($down === 1 ? (string) $up : ($up > $down ? intdiv($up, $down).' '.$up % $down."/{$down}" : "{$up}/{$down}")).' in';
+    }
+
+    /** @return list<string> */
+    private function seedCaution(CropPlan $plan): array
+    {
+        $caution = (new CautionsFor($this->books->season(), $this->catalogue))->seed($plan->crop);
+
+        return $caution === null ? [] : [$caution->value];
+    }
+
+    private static function order(?string $codes): string
+    {
+        return $codes === null ? '~' : (string) preg_replace_callback('/\d+/', fn (array $m): string => str_pad($m[0], 4, '0', STR_PAD_LEFT), $codes);
+    }
+}

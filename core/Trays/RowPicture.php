@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Trays;
+
+/** Rows of a tray that hold one crop. */
+final readonly class RowPicture
+{
+    /**
+     * @param  string  $crop  id
+     * @param  int  $stage  which of the method's fills them
+     * @param  string  $code  as on the label: C1–2
+     * @param  int  $row  the first, from 1
+     * @param  string  $from  day they are filled
+     * @param  string  $to  day after the last
+     * @param  bool  $filled  written down as sown or moved
+     * @param  bool  $continued  goes on in another tray, or began in one
+     * @param  ?int  $up  counted in this tray; null where it was not
+     * @param  ?int  $alive  now
+     * @param  float  $expected  of so many sites up, by the plan
+     * @param  bool  $own_seed  costs nothing, so one's own
+     */
+    public function __construct(
+        public string $crop,
+        public int $stage,
+        public string $code,
+        public int $row,
+        public int $rows,
+        public int $sites,
+        public int $seeds_per_site,
+        public string $from,
+        public string $to,
+        public bool $filled,
+        public bool $continued,
+        public ?int $up,
+        public ?int $alive,
+        public float $expected,
+        public bool $own_seed,
+    ) {
+    }
+}

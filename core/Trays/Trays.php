@@ -1,0 +1,230 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Trays;
+
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Drafting\SeasonDraft;
+use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\LogKind;
+use stdClass;
+
+/**
+ * Which row of which tray holds what. What was really sown stands where it was sown, in that number; what somebody has laid out or
+ * labelled stands there; the rest is laid out by itself: what is sown in one week, equally warm, leaves in one week and lies equally
+ * deep together, one row or more to a crop, and what does not fill a tray is continued within a fortnight.
+ */
+final class Trays
+{
+    /** What is sown so many days later may still join a tray. Common practice, no source. */
+    private const JOIN_DAYS = 14;
+
+    private const OPTIONS = 'trays';
+
+    /** @var array<array-key, Layout> by letters */
+    private array $trays = [];
+
+    /** @var list<Run> */
+    private array $runs = [];
+
+    /** @var array<int, int> sites of a run that stand nowhere yet, by place in `runs` */
+    private array $left = [];
+
+    private int $letters = 0;
+
+    private readonly bool $labelRow;
+
+    public function __construct(private readonly SetupBooks $books, private readonly LogBook $log, private readonly Catalogue $catalogue = new Catalogue)
+    {
+        $options = $books->season()->meta->{self::OPTIONS} ?? null;
+        $this->labelRow = $options instanceof stdClass && ($options->label_row ?? false) === true;
+        foreach ($books->plans as $order => $plan) {
+            array_push($this->runs, ...Run::ofPlan($plan, $order, $this->depth($plan->lot->species)));
+        }
+        foreach ($this->runs as $i => $run) {
+            $this->left[$i] = $this->sites($run);
+        }
+        $this->placeWhatWasFilled();
+        $this->placeByHand();
+        $this->placeTheRest();
+    }
+
+    /** @return list<TrayPicture> in the order in which they are first filled */
+    public function pictures(): array
+    {
+        $places = [];
+        foreach ($this->trays as $tray) {
+            foreach ($tray->placed as $placed) {
+                $key = "{$placed['run']->plan->crop->id}|{$placed['run']->index}";
+                $places[$key] = ($places[$key] ?? 0) + 1;
+            }
+        }
+        $pictures = [];
+        foreach ($this->trays as $tray) {
+            if ($tray->placed !== []) {
+                $pictures[] = $this->picture($tray, $places);
+            }
+        }
+        usort($pictures, fn (TrayPicture $a, TrayPicture $b): int => [$a->from, strlen($a->id), $a->id] <=> [$b->from, strlen($b->id), $b->id]);
+
+        return $pictures;
+    }
+
+    /** How many of a crop a stage fills: what was written down, else what the plan says. */
+    private function sites(Run $run): int
+    {
+        $counts = array_map(fn (LogEntry $entry): int => $entry->count ?? 0, $this->filledBy($run));
+
+        return $counts === [] ? $run->stage->sites : (int) array_sum($counts);
+    }
+
+    /** @return list<LogEntry> by which a run was sown, or moved into its container */
+    private function filledBy(Run $run): array
+    {
+        $job = "{$run->plan->crop->id}-stage-{$run->index}";
+
+        return array_values(array_filter(
+            $this->log->byCrop[$run->plan->crop->id] ?? [],
+            fn (LogEntry $entry): bool => ($entry->count ?? 0) > 0 && ($run->index === 0
+                ? $entry->kind === LogKind::Sown
+                : $entry->kind->isMove() && $entry->job === $job),
+        ));
+    }
+
+    private function placeWhatWasFilled(): void
+    {
+        foreach ($this->runs as $i => $run) {
+            foreach ($this->filledBy($run) as $entry) {
+                if ($entry->tray === null) {
+                    continue;
+                }
+                $tray = $this->tray($entry->tray, $run);
+                $sites = min($entry->count ?? 0, $this->left[$i]);
+                $rows = $tray->grid->rowsFor($sites);
+                [$row, $free] = $entry->row !== null && $tray->fits($entry->row, $rows) ? [$entry->row, $rows] : $tray->firstFree($rows);
+                $this->put($tray, $i, $row, min($sites, $free * $tray->grid->columns), true);
+            }
+        }
+    }
+
+    private function placeByHand(): void
+    {
+        foreach ($this->books->season()->trays as $said) {
+            foreach ($said->runs as $one) {
+                foreach ($this->runs as $i => $run) {
+                    if (! $run->is($one->crop, $one->stage, $said->container) || $this->left[$i] === 0) {
+                        continue;
+                    }
+                    $tray = $this->tray($said->id, $run);
+                    // More or fewer are sown now than when it was laid out: as many as fit from there on.
+                    $rows = $tray->grid->rowsFor(min($one->sites, $this->left[$i]));
+                    while ($rows > 0 && ! $tray->fits($one->row, $rows)) {
+                        $rows--;
+                    }
+                    $this->put($tray, $i, $one->row, min($one->sites, $this->left[$i], $rows * $tray->grid->columns), $this->filledBy($run) !== []);
+                }
+            }
+        }
+    }
+
+    private function placeTheRest(): void
+    {
+        $order = array_keys($this->runs);
+        usort($order, fn (int $a, int $b): int => $this->runs[$a]->sortKey() <=> $this->runs[$b]->sortKey());
+        foreach ($order as $i) {
+            while ($this->left[$i] > 0) {
+                $run = $this->runs[$i];
+                $tray = $this->roomFor($run) ?? $this->tray($this->nextLetters(), $run);
+                [$row, $free] = $tray->firstFree($tray->grid->rowsFor($this->left[$i]));
+                $this->put($tray, $i, $row, min($this->left[$i], $free * $tray->grid->columns), $this->filledBy($run) !== []);
+            }
+        }
+    }
+
+    private function put(Layout $tray, int $i, int $row, int $sites, bool $filled): void
+    {
+        if ($sites > 0) {
+            $tray->put($this->runs[$i], $row, $sites, $filled);
+            $this->left[$i] -= $sites;
+        }
+    }
+
+    private function roomFor(Run $run): ?Layout
+    {
+        foreach ($this->trays as $tray) {
+            if ($tray->companions === $run->companions() && $tray->firstFree(1)[1] > 0 && $tray->since !== null
+                && abs($run->stage->start - $tray->since) <= self::JOIN_DAYS) {
+                return $tray;
+            }
+        }
+
+        return null;
+    }
+
+    private function tray(string $id, Run $run): Layout
+    {
+        $said = array_column($this->books->season()->trays, null, 'id')[$id] ?? null;
+        $columns = $said !== null && $said->container === $run->container->id ? $said->columns : null;
+        $grid = Grid::of($run->container, $columns);
+
+        return $this->trays[$id] ??= new Layout($id, $run->container->id, $grid, $this->labelRow && ! $grid->byTens && $grid->rows > 1, $said !== null);
+    }
+
+    /** A, B, … Z, AA, AB, …: the first that no tray has, laid out, written down or made. */
+    private function nextLetters(): string
+    {
+        do {
+            $letters = '';
+            for ($n = $this->letters++; $n >= 0; $n = intdiv($n, 26) - 1) {
+                $letters = chr(65 + $n % 26).$letters;
+            }
+        } while (isset($this->trays[$letters]) || $this->isTaken($letters));
+
+        return $letters;
+    }
+
+    private function isTaken(string $letters): bool
+    {
+        return in_array($letters, array_column($this->books->season()->trays, 'id'), true)
+            || in_array($letters, array_column($this->log->entries, 'tray'), true);
+    }
+
+    /** @param  array<string, int>  $places  in how many trays each run stands */
+    private function picture(Layout $tray, array $places): TrayPicture
+    {
+        $placed = $tray->placed;
+        usort($placed, fn (array $a, array $b): int => $a['row'] <=> $b['row']);
+        $runs = [];
+        foreach ($placed as ['run' => $run, 'row' => $row, 'rows' => $rows, 'sites' => $sites, 'filled' => $filled]) {
+            $plan = $run->plan;
+            $facts = $this->log->crop($plan->crop->id, [$tray->id]);
+            $last = $row + $rows - 1;
+            $runs[] = new RowPicture(
+                $plan->crop->id, $run->index, $tray->id.$row.($last > $row ? "–{$last}" : ''), $row, $rows, $sites,
+                $run->index === 0 ? $plan->method->seedsPerSite : $run->stage->stage->plantsPerSite,
+                Day::ofNumber($run->stage->start)->format(), Day::ofNumber($run->end)->format(), $filled,
+                $places["{$plan->crop->id}|{$run->index}"] > 1, $facts->up, $facts->alive,
+                $sites * ($run->index === 0 ? $plan->sowing->q : 1.0), $plan->lot->packetPrice <= 0.0,
+            );
+        }
+        $first = $placed[0]['run'];
+        $name = $this->books->index->containers[$tray->container]->name;
+
+        return new TrayPicture(
+            $tray->id, $tray->container, $name, $tray->grid->columns, $tray->grid->rows, $tray->grid->sites, $tray->grid->byTens,
+            $tray->hasLabelRow(), $first->stage->place->id, $first->stage->stage->mat, $first->stage->stage->light,
+            min(array_column($runs, 'from')), max(array_column($runs, 'to')), $tray->byHand, $runs, $tray->freeAtEnd(),
+        );
+    }
+
+    private function depth(string $species): float
+    {
+        $row = $this->books->index->species[$species];
+
+        return $this->catalogue->recognise(SeasonDraft::kinIn($row->meta), $row->name)->sowingDepthMm ?? 0.0;
+    }
+}
