@@ -9,19 +9,23 @@ use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CropController;
+use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\LedgerController;
+use App\Http\Controllers\LogController;
 use App\Http\Controllers\MailboxController;
 use App\Http\Controllers\MethodController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PasswordController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShedController;
 use App\Http\Controllers\ShoppingController;
 use App\Http\Controllers\ThingController;
+use App\Http\Controllers\TrayController;
 use App\Http\Controllers\WorkController;
 use App\Http\Controllers\WorkingController;
 use App\Http\Middleware\ContentSecurityPolicy;
@@ -109,12 +113,29 @@ Route::prefix('api')
                 Route::put('setups/{setup}/feed', [CalendarController::class, 'open']);
                 Route::delete('setups/{setup}/feed', [CalendarController::class, 'close']);
                 Route::get('setups/{setup}/workings/{figure}', WorkingController::class);
+                Route::get('setups/{setup}/today', [TrayController::class, 'today']);
+                Route::get('setups/{setup}/trays', [TrayController::class, 'show']);
+                Route::put('setups/{setup}/trays', [TrayController::class, 'lay']);
+                Route::get('setups/{setup}/labels.pdf', [TrayController::class, 'labels']);
+                Route::get('setups/{setup}/crops/{crop}/sow-again', [TrayController::class, 'again']);
+                Route::get('log', [LogController::class, 'show']);
+                Route::post('log', [LogController::class, 'store']);
+                Route::get('log.csv', [LogController::class, 'file']);
+                Route::post('log/table', [LogController::class, 'table']);
+                Route::put('photos/{token}', [PhotoController::class, 'store'])->where('token', '[A-Za-z0-9-]{8,40}');
+                Route::get('photos/{token}', [PhotoController::class, 'show'])->where('token', '[A-Za-z0-9-]{8,40}');
+                Route::delete('photos/{token}', [PhotoController::class, 'destroy'])->where('token', '[A-Za-z0-9-]{8,40}');
+                Route::get('setups/{setup}/devices', [DeviceController::class, 'index']);
+                Route::post('devices', [DeviceController::class, 'store']);
+                Route::delete('devices/{device}', [DeviceController::class, 'destroy'])->where('device', '[0-9]{1,18}');
             });
     });
 
 Route::get('calendar/{token}.ics', [CalendarController::class, 'feed'])
     ->where('token', '[A-Za-z0-9]{48}')
     ->withoutMiddleware(GardenAtOnce::class);
+// A device has a token and no session.
+Route::post('api/device/readings', [DeviceController::class, 'read'])->withoutMiddleware('web')->middleware('throttle:devices');
 Route::get('up', [HealthController::class, 'up'])->withoutMiddleware('web');
 Route::get('metrics', [HealthController::class, 'metrics'])->withoutMiddleware('web');
 Route::get('mailbox', MailboxController::class);

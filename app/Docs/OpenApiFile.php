@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Docs;
 
+use App\Models\Device;
 use App\Models\Purchase as Bought;
 use App\Models\ShedItem;
 use App\Prices\PriceLine;
@@ -18,7 +19,12 @@ use JollyPenny\Core\Choosing\CropChoice;
 use JollyPenny\Core\Choosing\Difference;
 use JollyPenny\Core\Choosing\GrownStage;
 use JollyPenny\Core\Choosing\Relief;
+use JollyPenny\Core\Devices\DeviceKind;
+use JollyPenny\Core\Devices\DeviceReport;
+use JollyPenny\Core\Labels\Label;
+use JollyPenny\Core\Labels\LabelSheet;
 use JollyPenny\Core\Ledger\Ledger;
+use JollyPenny\Core\Log\RowFacts;
 use JollyPenny\Core\Pictures\BenchDays;
 use JollyPenny\Core\Pictures\ComparedStacks;
 use JollyPenny\Core\Pictures\Moved;
@@ -30,8 +36,12 @@ use JollyPenny\Core\Shed\Leftover;
 use JollyPenny\Core\Shed\SeedWorth;
 use JollyPenny\Core\Shopping\Purchase;
 use JollyPenny\Core\Shopping\Shopping;
-use JollyPenny\Core\Tasks\Task;
+use JollyPenny\Core\SowAgain\SowAgain;
+use JollyPenny\Core\SowAgain\TwoStep;
+use JollyPenny\Core\Tasks\Job;
 use JollyPenny\Core\Tasks\TimingNote;
+use JollyPenny\Core\Trays\TrayPicture;
+use JollyPenny\Core\Trials\TrialResult;
 use JollyPenny\Core\Units\Currency;
 use JollyPenny\Core\Years\SetupYears;
 use OpenApi\Attributes as OA;
@@ -87,15 +97,20 @@ final class OpenApiFile
             Difference::class,
             SetupYears::class,
         ]);
-        [$task, $timing, $bench, $relief] = array_map($shapes->of(...), [Task::class, TimingNote::class, BenchDays::class, Relief::class]);
+        [$job, $timing, $bench, $relief] = array_map($shapes->of(...), [Job::class, TimingNote::class, BenchDays::class, Relief::class]);
         [$grown] = array_map($shapes->of(...), [GrownStage::class, Bench::class, Potting::class]);
         [$budget, $budgetYear] = array_map($shapes->of(...), [Budgeted::class, BudgetYear::class]);
         [$leftover, $seedWorth] = array_map($shapes->of(...), [Leftover::class, SeedWorth::class]);
         $priceLine = $shapes->of(PriceLine::class);
         [$shopping, $purchase] = array_map($shapes->of(...), [Shopping::class, Purchase::class, Ledger::class]);
         $workKind = $shapes->of(WorkKind::class);
+        [$tray, $label, $sheet, $facts, $trial] = array_map($shapes->of(...), [TrayPicture::class, Label::class, LabelSheet::class, RowFacts::class,
+            TrialResult::class]);
+        [$again, $twoStep, $deviceKind, $report] = array_map($shapes->of(...), [SowAgain::class, TwoStep::class, DeviceKind::class, DeviceReport::class]);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
+        // What is sent of an entry need not have every key.
+        $entry = is_array($season['properties']['log'] ?? null) ? $season['properties']['log']['items'] : [];
         $text = ['type' => 'string'];
         $whole = ['type' => 'integer'];
         $number = ['type' => 'number'];
@@ -198,12 +213,35 @@ final class OpenApiFile
             ),
             'CatalogueThing' => self::object(['id' => $text, 'name' => $text, 'us_name' => $text, 'price' => ['type' => ['number', 'null']], 'source' => $text]),
             'Calendar' => self::object([
-                'tasks' => $list($task),
+                'tasks' => $list($job),
                 'timing' => $list($timing),
                 'bench' => $list($bench),
                 'relief' => $list($relief),
                 'feed' => $maybe,
             ]),
+            'Jobs' => self::object(['jobs' => $list($job), 'written' => ['type' => 'integer', 'description' => 'entries of the log that stand'],
+                'last_on' => $maybe]),
+            'TraysState' => self::object(['trays' => $list($tray), 'labels' => $list($label), 'sheets' => $list($sheet), 'facts' => $map($facts),
+                'trials' => $list($trial), 'photos' => $list(['$ref' => '#/components/schemas/PhotoLine'])]),
+            'TrayChange' => self::object(['do' => ['enum' => ['keep', 'move', 'columns']], 'trays' => $list($text), 'tray' => $text, 'row' => $whole,
+                'to' => $text, 'to_row' => $whole, 'columns' => $whole], ['trays', 'tray', 'row', 'to', 'to_row', 'columns']),
+            'SowAgainState' => self::object(['again' => ['oneOf' => [$again, ['type' => 'null']]], 'two_step' => ['oneOf' => [$twoStep, ['type' => 'null']]]]),
+            'PhotoLine' => self::object(['id' => $text, 'on' => $text, 'crop' => $maybe, 'tray' => $maybe, 'note' => $text, 'width' => $whole, 'height' => $whole]),
+            'NewPhoto' => self::object(['on' => $text, 'crop' => $maybe, 'tray' => $maybe, 'note' => $maybe,
+                'image' => ['type' => 'string', 'description' => 'JPEG, PNG or WebP in base64']], ['crop', 'tray', 'note']),
+            'LogEntry' => $entry,
+            'Log' => self::object(['entries' => $list(['allOf' => [['$ref' => '#/components/schemas/LogEntry'], self::object(['stands' => $flag])]]),
+                'photos' => $list(['$ref' => '#/components/schemas/PhotoLine'])]),
+            'NewEntries' => self::object(['entries' => $list(['$ref' => '#/components/schemas/LogEntry'])]),
+            'Written' => self::object(['refused' => $list(self::object(['id' => $text, 'why' => $text]))]),
+            'LogTable' => self::object(['file' => ['type' => 'string', 'description' => 'CSV in base64']]),
+            'LogTableRead' => self::object(['rows' => $whole, 'new' => $whole, 'faults' => $list(self::object(['line' => $whole, 'why' => $text]))]),
+            'Devices' => self::object(['devices' => $list(self::object(['id' => $whole, 'name' => $text, 'kind' => $deviceKind, 'list' => $text, 'thing' => $text,
+                'unit' => $text, 'refused' => $whole, 'heard_at' => $maybe, 'report' => $report]))]),
+            'NewDevice' => self::object(['name' => $text, 'kind' => $deviceKind, 'list' => ['enum' => Device::LISTS], 'thing' => $text]),
+            'DeviceMade' => self::object(['id' => $whole, 'token' => $text]),
+            'NewReadings' => self::object(['readings' => $list(self::object(['at' => $text, 'value' => $number]))]),
+            'ReadingsKept' => self::object(['kept' => $whole, 'known' => $whole, 'refused' => $whole]),
             'BarMove' => self::object(
                 ['stage' => ['type' => ['integer', 'null'], 'description' => 'of the method, from 0; null for the sowing'], 'by' => $whole],
                 ['stage'],

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
+use App\Devices\Readings;
+use App\Models\Device;
+use App\Models\LogRow;
+use App\Models\Photo;
 use App\Models\Price;
 use App\Models\Purchase;
 use App\Models\Roll;
@@ -13,6 +17,7 @@ use App\Models\ShedItem;
 use App\Models\User;
 use App\Models\Work;
 use Illuminate\Support\Facades\DB;
+use JollyPenny\Core\Season\File\SeasonWriter;
 
 /** A person's whole garden: brought along when they sign in, given out in one file, cleared when nobody comes back. */
 final class Garden
@@ -29,7 +34,8 @@ final class Garden
             Season::withTrashed()
                 ->where('user_id', $trial->id)
                 ->where(fn ($query) => $query->where('demo', false)->orWhere('revision', '>', 1)
-                    ->orWhereExists(fn ($bought) => $bought->from('purchases')->whereColumn('season_id', 'seasons.id')))
+                    ->orWhereExists(fn ($bought) => $bought->from('purchases')->whereColumn('season_id', 'seasons.id'))
+                    ->orWhereExists(fn ($written) => $written->from('log_entries')->whereColumn('season_id', 'seasons.id')))
                 ->update(['user_id' => $account->id]);
             Work::query()->where('user_id', $trial->id)->update(['user_id' => $account->id]);
             Price::query()->where('user_id', $trial->id)
@@ -66,6 +72,9 @@ final class Garden
                 'season' => $season->document,
                 'history' => $history,
                 'purchases' => array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($season->id)),
+                'log' => array_map((new SeasonWriter)->row(...), LogRow::book($season->id)->inOrder()),
+                'photos' => Photo::lines($season->id),
+                'devices' => self::devices($season->id),
             ];
         }
 
@@ -79,6 +88,18 @@ final class Garden
             'prices' => Price::query()->where('user_id', $user->id)->orderBy('id')
                 ->get(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->toArray(),
         ];
+    }
+
+    /** @return list<array<string, mixed>> with what they measured, by day */
+    private static function devices(int $season): array
+    {
+        $devices = [];
+        /** @var Device $device */
+        foreach (Device::query()->where('season_id', $season)->orderBy('id')->get() as $device) {
+            $devices[] = [...$device->only(['name', 'kind', 'list', 'thing']), 'days' => Readings::measured($device)->days()];
+        }
+
+        return $devices;
     }
 
     /** @return array{int, int} gardens and seasons cleared */

@@ -25,6 +25,8 @@ final class AppServiceProvider extends ServiceProvider
         Vite::createAssetPathsUsing(fn (string $path): string => '/'.$path);
         RateLimiter::for('edits', fn (Request $request): Limit => Limit::perMinute(1200)
             ->by($request->user() instanceof User ? 'user-'.$request->user()->id : (string) $request->ip()));
+        RateLimiter::for('devices', fn (Request $request): Limit => Limit::perMinute(1200)
+            ->by('device-'.hash('sha256', (string) $request->bearerToken())));
         RateLimiter::for('letters', fn (Request $request): Limit => Limit::perMinute(6)->by((string) $request->ip()));
     }
 }

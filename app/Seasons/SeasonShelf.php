@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Seasons;
 
+use App\Models\LogRow;
 use App\Models\Season;
 use App\Models\User;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Drafting\SeasonDraft;
+use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\File\SeasonSchema;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use stdClass;
@@ -65,10 +68,18 @@ final class SeasonShelf
         return self::keep($user, $document);
     }
 
-    /** Takes a document that has passed the core's checks. */
+    /** Takes a document that has passed the core's checks. Its log goes to where several hands can write it. */
     public static function keep(User $user, stdClass $document): Season
     {
-        return $user->seasons()->create(['document' => SeasonSchema::get()->complete($document)]);
+        $log = (new SeasonReader)->log($document);
+        $document->log = [];
+
+        return DB::transaction(function () use ($user, $document, $log): Season {
+            $season = $user->seasons()->create(['document' => SeasonSchema::get()->complete($document)]);
+            LogRow::add($season->id, $log);
+
+            return $season;
+        });
     }
 
     public static function copy(KeptSeason $kept): Season

@@ -11,7 +11,7 @@ final readonly class CatalogueFile
 {
     private const FOLDER = __DIR__.'/../../catalogue';
 
-    private const FLAGS = ['tender', 'single_use'];
+    private const FLAGS = ['tender', 'single_use', 'stick'];
 
     /**
      * @return list<array<string, string|int|float|bool|null>>

@@ -17,6 +17,9 @@ final readonly class DocumentPath
     /** Keys that say what a thing is; changing them would make it another. */
     private const FIXED = ['format', 'version', 'id'];
 
+    /** It has a place and a way of its own. */
+    private const LOG = 'log';
+
     /** @param  non-empty-list<string|int>  $keys */
     public function __construct(public array $keys)
     {
@@ -83,6 +86,9 @@ final readonly class DocumentPath
      */
     public function check(mixed $to): void
     {
+        if ($this->keys[0] === self::LOG) {
+            throw InvalidSeason::because($this->keys, 'The log is not changed.', 'Write an entry that corrects it.');
+        }
         $node = SeasonSchema::get()->root;
         foreach ($this->keys as $depth => $key) {
             $items = SeasonSchema::items($node);

@@ -39,7 +39,11 @@ final readonly class LogBook
         [$this->entries, $this->byCrop, $this->byJob] = [$entries, $byCrop, $byJob];
     }
 
-    /** The facts of a crop, of all its trays or of some. @param  list<string>  $trays  letters; empty for all */
+    /**
+     * The facts of a crop, of all its trays or of some.
+     *
+     * @param  list<string>  $trays  letters; empty for all
+     */
     public function crop(string $crop, array $trays = []): RowFacts
     {
         $entries = $this->byCrop[$crop] ?? [];
@@ -54,6 +58,15 @@ final readonly class LogBook
     public function firstDay(): ?int
     {
         return isset($this->entries[0]) ? $this->entries[0]->on->number : null;
+    }
+
+    /** @return list<LogEntry> all of it, what was corrected or taken back too */
+    public function inOrder(): array
+    {
+        $all = $this->all;
+        usort($all, self::before(...));
+
+        return $all;
     }
 
     /**

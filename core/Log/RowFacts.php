@@ -75,7 +75,7 @@ final readonly class RowFacts
                     $cause = $entry->cause->value ?? 'other';
                     $causes[$cause] = ($causes[$cause] ?? 0) + $count;
                 } else {
-                    $gone[$entry->kind->value] += $count;
+                    $gone[$entry->kind->value] = ($gone[$entry->kind->value] ?? 0) + $count;
                 }
             }
         }

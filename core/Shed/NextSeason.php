@@ -34,6 +34,10 @@ final readonly class NextSeason
         foreach (Cell::rows($next->crops ?? null) as $crop) {
             isset($crop->sow_on) && $crop->sow_on = self::aYearOn(Cell::text($crop->sow_on));
         }
+        // Trays, trials and what was written down are of the season that is over.
+        foreach (['trays', 'trials', 'log'] as $list) {
+            $next->{$list} = [];
+        }
         $left = [];
         foreach ($leftovers as $one) {
             $left["{$one->kind} {$one->id}"] = $one;

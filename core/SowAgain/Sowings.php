@@ -73,6 +73,12 @@ final readonly class Sowings
             Day::ofNumber($until)->format(), $believed, $more, Day::parse($today)->number > $until, $ways, $this->each($plan), $none - $cost);
     }
 
+    /** Many seeds in one pot: then seeds are counted, not sites. */
+    public function isCommunity(string $crop): bool
+    {
+        return $this->plan($crop)?->method->pattern === Pattern::Community;
+    }
+
     /** @return ?TwoStep null where the set-up does not raise it, nobody sells it, too many are wanted, or one is too late for a second sowing */
     public function inTwoSteps(string $crop): ?TwoStep
     {

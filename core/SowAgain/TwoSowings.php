@@ -102,7 +102,11 @@ final class TwoSowings
         return $count->costOf($n, $up, $more);
     }
 
-    /** The cheapest number to sow at the look; the fewest of those that cost the same. @return array{int, float} */
+    /**
+     * The cheapest number to sow at the look; the fewest of those that cost the same.
+     *
+     * @return array{int, float}
+     */
     public function bestMore(int $n, int $up, int $most): array
     {
         $best = [0, $this->costOf($n, $up, 0)];

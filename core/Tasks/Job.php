@@ -23,7 +23,6 @@ final readonly class Job
      * @param  ?string  $codes  rows of trays
      * @param  ?string  $tray  letters of the tray, where it is one
      * @param  ?int  $row  first row in it
-     * @param  LogKind  $kind_of_entry  what is written down when it is done
      * @param  ?int  $count  that is expected to be written down with it; null where nothing is counted
      * @param  ?int  $of  of so many at most
      * @param  ?int  $seeds  to sow

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Tasks;
 
 use JollyPenny\Core\Books\SetupBooks;
-use JollyPenny\Core\Cautions\CautionsFor;
 use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Cautions\CautionsFor;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Log\LogBook;
 use JollyPenny\Core\Log\RowFacts;
@@ -81,6 +81,9 @@ final readonly class Jobs
         }
         foreach ($shared as $tasks) {
             array_push($jobs, ...$this->session->together($tasks));
+            if ($tasks[0]->kind === TaskKind::Soak) {
+                array_push($jobs, ...$this->filling($tasks));
+            }
         }
         $jobs = array_map($this->withState(...), $jobs);
         $group = array_flip(array_column(JobGroup::cases(), 'value'));
@@ -107,11 +110,54 @@ final readonly class Jobs
         return match ($task->kind) {
             TaskKind::Sow => $this->sowing($task, $plan),
             TaskKind::FirstLook => $this->looks($task, $plan),
-            TaskKind::Stage => [$this->move($task, $plan)],
+            TaskKind::Stage => self::isAMove($plan, $task->stage ?? 0) ? [$this->move($task, $plan)] : [],
             TaskKind::PlantOut => [$this->plain($task, JobGroup::Out, self::PLANTING_DAYS, LogKind::Planted, $this->expected($plan), $plan)],
             TaskKind::LastResow => [$this->plain($task, JobGroup::Look, 0, LogKind::Done, null, $plan)],
             default => [$this->plain($task, JobGroup::Prepare, self::CARRIED_DAYS, LogKind::Done, null, $plan)],
         };
+    }
+
+    /** Nothing is to do where it only stands on, in the same place and light; what goes off or comes off has jobs of its own. */
+    private static function isAMove(CropPlan $plan, int $i): bool
+    {
+        [$before, $stage] = [$plan->stages[$i - 1], $plan->stages[$i]];
+
+        return $stage->fills() || $stage->place->id !== $before->place->id || $stage->stage->light !== $before->stage->light
+            || ($before->container === null && $before->stage->name !== $stage->stage->name);
+    }
+
+    /**
+     * What is filled with the mix of a day, once for each kind of container.
+     *
+     * @param  list<Task>  $tasks  of wetting, of one day
+     * @return list<Job>
+     */
+    private function filling(array $tasks): array
+    {
+        $sites = $codes = $names = $crops = [];
+        foreach ($tasks as $task) {
+            $plan = $this->books->plans[$this->books->grown[$task->crop ?? ''] ?? -1] ?? null;
+            $container = $plan?->stages[$task->stage ?? 0]->container;
+            if ($plan === null || $container === null || $plan->stages[$task->stage ?? 0]->stage->mix === null) {
+                continue;
+            }
+            $id = $container->id;
+            $names[$id] = $container->sitesPerUnit > 1 ? 'cells' : Session::short($container->name);
+            $crops[$id][] = $plan->crop->id;
+            foreach ($this->rows($plan, $task->stage ?? 0) as [$tray, $run]) {
+                $sites[$id] = ($sites[$id] ?? 0) + $run->sites;
+                $codes[$id][$tray->id] = $tray->id;
+            }
+        }
+        $jobs = [];
+        foreach ($sites as $id => $n) {
+            $trays = array_values($codes[$id]);
+            $jobs[] = new Job("fill-{$id}-{$tasks[0]->date}", $tasks[0]->date, $tasks[0]->date, JobGroup::Wet, TaskKind::Fill, null, $crops[$id],
+                "Fill {$n} ".($names[$id] === 'cells' ? 'cells' : "× {$names[$id]}").': tray'.(count($trays) > 1 ? 's ' : ' ').Session::list($trays),
+                away: $tasks[0]->away);
+        }
+
+        return $jobs;
     }
 
     /** @return list<Job> one for each tray the crop is sown in */
@@ -200,7 +246,7 @@ final readonly class Jobs
     private function plain(Task $task, JobGroup $group, int $days, LogKind $kind, ?int $count, ?CropPlan $plan = null): Job
     {
         return new Job($task->id, $task->date, Day::parse($task->date)->plus($days)->format(), $group, $task->kind, $task->crop,
-            array_filter([$task->crop]), $task->words, codes: $plan === null ? null : $this->codes($plan, null), kind_of_entry: $kind, count: $count,
+            array_filter([$task->crop]), $task->words, codes: $plan === null ? null : $this->codes($plan, $task->kind === TaskKind::LastResow ? 0 : null), kind_of_entry: $kind, count: $count,
             away: $task->away);
     }
 
@@ -246,7 +292,7 @@ final readonly class Jobs
         }
         $sown = array_filter($job->crops, fn (string $crop): bool => ($this->facts[$crop] ?? null)?->sown_on !== null);
 
-        return in_array($job->kind, [TaskKind::Wash, TaskKind::Soak, TaskKind::Chill], true) && count($sown) === count($job->crops);
+        return in_array($job->kind, [TaskKind::Wash, TaskKind::Soak, TaskKind::Fill, TaskKind::Chill], true) && count($sown) === count($job->crops);
     }
 
     /** @return array<int, int> what was counted up, by day number */
@@ -345,7 +391,7 @@ final readonly class Jobs
         $top = $plan->stages[0]->stage->topDressing;
         $parts = [
             $depth > 0.0 ? $this->depth($depth).' deep' : '',
-            $top === null ? '' : 'covered with '.mb_strtolower($this->books->index->supplies[$top->supply]->name),
+            $top === null ? '' : 'covered with '.mb_strtolower(Session::short($this->books->index->supplies[$top->supply]->name)),
             $plan->viability->age > 0 ? "seed of {$plan->lot->packedFor}" : '',
             $plan->lot->packetPrice <= 0.0 ? 'own seed' : '',
         ];

@@ -54,6 +54,12 @@ final readonly class Session
         return $shown === [] ? (string) $last : implode(', ', $shown)." and {$last}";
     }
 
+    /** A thing without the size of its pack: "Perlite, 59 qt" is perlite. */
+    public static function short(string $name): string
+    {
+        return preg_replace('/,\s+[\d¼½¾.,\/ ]+\s*\p{L}[\p{L} ]*$/u', '', $name) ?? $name;
+    }
+
     /** "1.6 L", or quarts. */
     public function litres(float $litres): string
     {
@@ -87,11 +93,11 @@ final readonly class Session
         foreach ($litres as $id => $amount) {
             $mix = $this->books->index->mixes[$id] ?? null;
             $scald = ($mix->kwhPerL ?? 0.0) > 0.0;
-            $name = $id === '' ? 'the pellets' : ($mix->name ?? $this->books->index->supplies[$id]->name);
+            $name = $id === '' ? '' : self::short($mix->name ?? $this->books->index->supplies[$id]->name);
             $jobs[] = new Job(
                 count($users[$id]) === 1 && count($litres) === 1 ? $first->id : "soak-{$id}-{$first->date}", $first->date,
                 $first->date, JobGroup::Wet, TaskKind::Soak, count($users[$id]) === 1 ? $users[$id][0] : null, $users[$id],
-                $id === '' ? 'Wet the pellets' : 'Wet '.$this->litres($amount)." of {$name}".($scald ? ', scalded' : ''),
+                $id === '' ? 'Wet the pellets' : 'Wet '.$this->litres($amount)." of {$name}".($scald && ! str_contains($name, 'scald') ? ', scalded' : ''),
                 ($mix === null ? '' : $this->recipe($mix->parts, $amount).': ')
                     .'a squeezed handful holds together and does not drip'.($scald ? '. Carry small amounts of boiling water' : ''),
                 amount: $amount, supply: $id === '' ? null : (string) $id, minutes: $amount * ($mix->minutesPerL ?? 0.0), away: $first->away,
@@ -108,7 +114,7 @@ final readonly class Session
         $all = array_sum(array_column($parts, 'parts')) ?: 1.0;
 
         return implode(', ', array_map(
-            fn ($part): string => $this->litres($litres * $part->parts / $all).' '.mb_strtolower($this->books->index->supplies[$part->supply]->name),
+            fn ($part): string => $this->litres($litres * $part->parts / $all).' '.mb_strtolower(self::short($this->books->index->supplies[$part->supply]->name)),
             $parts,
         ));
     }

@@ -10,6 +10,7 @@ enum TaskKind: string
     case Chill = 'chill';
     case Wash = 'wash';
     case Soak = 'soak';
+    case Fill = 'fill';
     case Sow = 'sow';
     case Drain = 'drain';
     case FirstLook = 'first_look';

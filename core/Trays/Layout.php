@@ -44,7 +44,11 @@ final class Layout
         return true;
     }
 
-    /** The first row of as many free ones as there are together, and how many. @return array{int, int} */
+    /**
+     * The first row of as many free ones as there are together, and how many.
+     *
+     * @return array{int, int}
+     */
     public function firstFree(int $wanted): array
     {
         $best = [1, 0];

@@ -65,9 +65,8 @@ final class Trays
         }
         $pictures = [];
         foreach ($this->trays as $tray) {
-            if ($tray->placed !== []) {
-                $pictures[] = $this->picture($tray, $places);
-            }
+            $picture = $this->picture($tray, $places);
+            $picture === null ?: $pictures[] = $picture;
         }
         usort($pictures, fn (TrayPicture $a, TrayPicture $b): int => [$a->from, strlen($a->id), $a->id] <=> [$b->from, strlen($b->id), $b->id]);
 
@@ -194,7 +193,7 @@ final class Trays
     }
 
     /** @param  array<string, int>  $places  in how many trays each run stands */
-    private function picture(Layout $tray, array $places): TrayPicture
+    private function picture(Layout $tray, array $places): ?TrayPicture
     {
         $placed = $tray->placed;
         usort($placed, fn (array $a, array $b): int => $a['row'] <=> $b['row']);
@@ -211,13 +210,16 @@ final class Trays
                 $sites * ($run->index === 0 ? $plan->sowing->q : 1.0), $plan->lot->packetPrice <= 0.0,
             );
         }
+        if ($runs === []) {
+            return null;
+        }
         $first = $placed[0]['run'];
         $name = $this->books->index->containers[$tray->container]->name;
 
         return new TrayPicture(
             $tray->id, $tray->container, $name, $tray->grid->columns, $tray->grid->rows, $tray->grid->sites, $tray->grid->byTens,
             $tray->hasLabelRow(), $first->stage->place->id, $first->stage->stage->mat, $first->stage->stage->light,
-            min(array_column($runs, 'from')), max(array_column($runs, 'to')), $tray->byHand, $runs, $tray->freeAtEnd(),
+            min(array_map(fn (RowPicture $run): string => $run->from, $runs)), max(array_map(fn (RowPicture $run): string => $run->to, $runs)), $tray->byHand, $runs, $tray->freeAtEnd(),
         );
     }
 

@@ -9,6 +9,7 @@ use App\Http\Gardener;
 use App\Http\Json;
 use App\Http\SeasonState;
 use App\Models\CalendarFeed;
+use App\Models\LogRow;
 use App\Models\Season;
 use App\Seasons\KeptSeason;
 use App\Seasons\SeasonEditor;
@@ -22,7 +23,7 @@ use JollyPenny\Core\Choosing\Reliefs;
 use JollyPenny\Core\Editing\BarMoves;
 use JollyPenny\Core\Pictures\BenchDays;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Tasks\MergedTasks;
+use JollyPenny\Core\Tasks\Jobs;
 use JollyPenny\Core\Tasks\Timing;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -54,7 +55,7 @@ final class CalendarController
         $feed = CalendarFeed::query()->where('season_id', $kept->model->id)->where('setup', $row->id)->first();
 
         return Json::of([
-            'tasks' => (new MergedTasks($books))->all(),
+            'tasks' => (new Jobs($books, LogRow::book($kept->model->id)))->all(),
             'timing' => (new Timing($books))->notes(),
             'bench' => $bench,
             'relief' => $crowding === [] ? [] : (new Reliefs($kept->file))->of($row, $crowding),

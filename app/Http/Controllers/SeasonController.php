@@ -9,6 +9,7 @@ use App\Http\Json;
 use App\Http\Requests\ChangeSeasonRequest;
 use App\Http\Requests\NewSeasonRequest;
 use App\Http\SeasonState;
+use App\Models\LogRow;
 use App\Models\Season;
 use App\Seasons\SeasonEditor;
 use App\Seasons\SeasonShelf;
@@ -179,7 +180,7 @@ final class SeasonController
         $kept = $this->gardener->kept($season);
         $name = trim((string) preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($kept->model->name)), '-') ?: 'season';
 
-        return new Response((new SeasonWriter())->toJson($kept->file), 200, [
+        return new Response((new SeasonWriter())->toJson($kept->file->with(log: LogRow::book($season)->inOrder())), 200, [
             'Content-Type' => 'application/json',
             'Content-Disposition' => 'attachment; filename="'.substr($name, 0, 80).'.json"',
         ]);

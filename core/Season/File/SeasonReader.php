@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Season\File;
 
+use JollyPenny\Core\Season\LogEntry;
 use JollyPenny\Core\Season\Season;
 use stdClass;
 
@@ -60,6 +61,12 @@ final readonly class SeasonReader
         return (new SchemaCheck())->passes($part, array_map(strval(...), array_keys($changed))) && (new MeaningCheck($document))->faults() === []
             ? $this->trusted($document)
             : $this->readDocument($document);
+    }
+
+    /** @return list<LogEntry> the log of a document that has passed the checks */
+    public function log(stdClass $document): array
+    {
+        return (new RowReader())->read(Season::class, $document)->log;
     }
 
     /** A document known to have passed the checks: one the application has written itself. */

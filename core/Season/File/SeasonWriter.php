@@ -26,7 +26,8 @@ final class SeasonWriter
         return $this->row($season);
     }
 
-    private function row(object $object): stdClass
+    /** Any of a season's rows as the file writes it. */
+    public function row(object $object): stdClass
     {
         $row = new stdClass;
         foreach ((new ReflectionClass($object))->getConstructor()?->getParameters() ?? [] as $parameter) {

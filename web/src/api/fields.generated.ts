@@ -110,6 +110,15 @@ const fields = {
   'crops.sow.seeds': {"kind":"count","least":1,"most":1000000,"whole":true,"words":"seeds"},
   'crops.bought_loss': {"kind":"share","least":0,"most":1,"below":true,"words":"share of bought plants that is lost"},
   'crops.sale_price': {"kind":"money","least":0,"most":1000000000,"words":"money for one plant sold"},
+  'trays.columns': {"kind":"count","least":1,"most":100,"whole":true,"words":"sites in a row; null as its shape suggests"},
+  'trays.runs.row': {"kind":"count","least":1,"most":1000,"whole":true,"words":"first row, from 1 at the notch"},
+  'trays.runs.sites': {"kind":"count","least":1,"most":1000000,"whole":true,"words":"sites sown or filled"},
+  'trays.runs.stage': {"kind":"count","least":0,"most":100,"whole":true,"words":"which stage of the method fills it, from 0"},
+  'log.row': {"kind":"count","least":1,"most":1000,"whole":true,"words":"first row"},
+  'log.rows': {"kind":"count","least":1,"most":1000,"whole":true,"words":"how many rows"},
+  'log.count': {"kind":"count","least":0,"most":1000000,"whole":true,"words":"sites sown, or plants counted, lost, moved"},
+  'log.seeds': {"kind":"count","least":0,"most":1000000,"whole":true,"words":"seeds sown"},
+  'log.amount': {"kind":"amount","least":-1000000,"most":1000000,"words":"amount used, or a reading"},
 } as const satisfies Record<string, Field>;
 
 export type FieldName = keyof typeof fields;

@@ -331,6 +331,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/setups/{setup}/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The season's devices, what they measured by day beside the plan, and what of it the plan could take over */
+        get: operations["devices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a device known; its token is told once */
+        post: operations["addDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/devices/{device}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a device out, with its token and its readings */
+        delete: operations["removeDevice"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/device/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Up to 100 readings of a device, by its token (Authorization: Bearer); each counts once, nonsense is refused and counted */
+        post: operations["postReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/undo": {
         parameters: {
             query?: never;
@@ -450,6 +518,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All entries in the order in which they count, those that stand no longer marked; and the pictures */
+        get: operations["log"];
+        put?: never;
+        /** Up to 100 entries, in order; sent again, each counts once */
+        post: operations["writeLog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/log.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The log as a table */
+        get: operations["logFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/log/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Entries out of a table; the same table read again adds nothing */
+        post: operations["readLogTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/methods": {
         parameters: {
             query?: never;
@@ -530,6 +650,25 @@ export interface paths {
         /** Set a new password by the link of the letter */
         post: operations["resetPassword"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/photos/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The picture */
+        get: operations["photo"];
+        /** A picture, made small and without what the camera wrote beside it; sent again, it is there once */
+        put: operations["addPhoto"];
+        post?: never;
+        /** Take a picture out */
+        delete: operations["removePhoto"];
         options?: never;
         head?: never;
         patch?: never;
@@ -927,6 +1066,75 @@ export interface paths {
         put?: never;
         /** A thing of the catalogue, or one of one's own to fill in; several of a kind at once */
         post: operations["addThing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The jobs of all days, as the log has them; which of them a day shows, their dates say */
+        get: operations["jobs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/trays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What stands in which row of which tray, the labels, what was counted, the trials */
+        get: operations["trays"];
+        /** Keep the layout, move a crop's rows, or say how many sites stand in a row */
+        put: operations["layTrays"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/labels.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Labels for sticks or sheets, with a code that opens the row's count on a phone */
+        get: operations["labels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/crops/{crop}/sow-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether to sow again once so many are up, how much, until when */
+        get: operations["sowAgain"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1826,6 +2034,155 @@ export interface components {
                 gear: string[];
                 meta?: Record<string, never>;
             }[];
+            /**
+             * @description trays laid out by hand or labelled; all others are laid out by themselves
+             * @default []
+             */
+            trays: {
+                /** @description letters of the tray */
+                id: string;
+                /** @description container id */
+                container: string;
+                /**
+                 * @description sites in a row; null as its shape suggests
+                 * @default null
+                 */
+                columns: number | null;
+                /**
+                 * @description what stands in which row
+                 * @default []
+                 */
+                runs: {
+                    /** @description crop id */
+                    crop: string;
+                    /** @description first row, from 1 at the notch */
+                    row: number;
+                    /** @description sites sown or filled */
+                    sites?: number;
+                    /**
+                     * @description which stage of the method fills it, from 0
+                     * @default 0
+                     */
+                    stage: number;
+                }[];
+                meta?: Record<string, never>;
+            }[];
+            /**
+             * @description what is tried against what
+             * @default []
+             */
+            trials: {
+                /** @description trial id */
+                id: string;
+                /** @description name */
+                name: string;
+                /** @description the two sides */
+                sides: {
+                    /** @description name */
+                    name: string;
+                    /** @description crop ids */
+                    crops: string[];
+                    /**
+                     * @description only in these trays; empty for all
+                     * @default []
+                     */
+                    trays: string[];
+                }[];
+                /**
+                 * @description what decides: what came up of what was sown, or what lived of what came up
+                 * @default up
+                 * @enum {unknown}
+                 */
+                measure: "up" | "lived";
+                meta?: Record<string, never>;
+            }[];
+            /**
+             * @description what was written down in the season; facts, which the plan does not read
+             * @default []
+             */
+            log: {
+                /** @description given where it was written down */
+                id: string;
+                /**
+                 * Format: date
+                 * @description the day it speaks of
+                 */
+                on: string;
+                /** @description when it was written down, ISO 8601 in UTC */
+                at: string;
+                /**
+                 * @description what it says
+                 * @enum {unknown}
+                 */
+                kind: "sown" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
+                /**
+                 * @description crop id
+                 * @default null
+                 */
+                crop: string | null;
+                /**
+                 * @description letters of the tray
+                 * @default null
+                 */
+                tray: string | null;
+                /**
+                 * @description first row
+                 * @default null
+                 */
+                row: number | null;
+                /**
+                 * @description how many rows
+                 * @default null
+                 */
+                rows: number | null;
+                /**
+                 * @description sites sown, or plants counted, lost, moved
+                 * @default null
+                 */
+                count: number | null;
+                /**
+                 * @description seeds sown
+                 * @default null
+                 */
+                seeds?: number | null;
+                /**
+                 * @description amount used, or a reading
+                 * @default null
+                 */
+                amount: number | null;
+                /**
+                 * @description of the amount: L, kg, W, kWh, air_c, soil_c
+                 * @default null
+                 */
+                unit: string | null;
+                /**
+                 * @description of a loss
+                 * @default null
+                 * @enum {unknown}
+                 */
+                cause: "not_up" | "damping_off" | "dried_out" | "leggy" | "scorched" | "frozen" | "gnats" | "eaten" | "forgotten" | "root_bound" | "mixed_up" | "animals" | "other" | null;
+                /**
+                 * @description the job of the season this was
+                 * @default null
+                 */
+                job: string | null;
+                /**
+                 * Format: date
+                 * @description to which day a job is put off
+                 * @default null
+                 */
+                until: string | null;
+                /**
+                 * @description id of the entry it stands in place of or, as undo, takes back
+                 * @default null
+                 */
+                corrects: string | null;
+                /**
+                 * @description in words
+                 * @default
+                 */
+                note: string;
+            }[];
             meta?: Record<string, never>;
         };
         /** @description One set-up's result; property names are the result's keys, in their order. Costing rules, section 8. *\/ */
@@ -2293,21 +2650,60 @@ export interface components {
             cumulative: number;
             buying_cumulative: number | null;
         };
-        /** @description One thing to do on a day. The id stays the same when the day moves. *\/ */
-        Task: {
-            /** @description of the crop, the kind and which of them, within a set-up */
+        /** @description One thing that a person does on a day, for one crop or for all that share it, with how to do it and how it is written down. *\/ */
+        Job: {
+            /** @description stays the same when the day moves; what is shared has its day in it */
             id: string;
-            /** @description year-month-day */
+            /** @description day it is due */
             date: string;
+            /** @description last day on which it is still worth being reminded of */
+            until: string;
+            group: components["schemas"]["JobGroup"];
             kind: components["schemas"]["TaskKind"];
-            /** @description null for what all crops share */
+            /** @description null for what several crops share */
             crop: string | null;
+            /** @description all that have part in it */
+            crops: string[];
+            /** @description what to do */
             words: string;
+            /** @description how */
+            detail: string | null;
+            /** @description rows of trays */
+            codes: string | null;
+            /** @description letters of the tray, where it is one */
+            tray: string | null;
+            /** @description first row in it */
+            row: number | null;
+            kind_of_entry: components["schemas"]["LogKind"];
+            /** @description that is expected to be written down with it; null where nothing is counted */
+            count: number | null;
+            /** @description of so many at most */
+            of: number | null;
+            /** @description to sow */
+            seeds: number | null;
+            /** @description of a mix, litres */
+            amount: number | null;
+            /** @description id of the mix */
+            supply: string | null;
+            /** @description that it takes, by the plan */
+            minutes: number;
             /** @description on a day on which one is away */
             away: boolean;
+            /** @description keys */
+            cautions: string[];
+            /** @description day it was done; null while it is not */
+            done_on: string | null;
+            /** @description id of the entry that says so */
+            entry: string | null;
+            /** @description what was written down */
+            counted: number | null;
         };
         /** @enum {string} */
-        TaskKind: "chill" | "wash" | "soak" | "sow" | "drain" | "first_look" | "last_resow" | "cover_off" | "mat_off" | "stage" | "feed" | "plant_out" | "buy";
+        JobGroup: "prepare" | "wet" | "sow" | "look" | "move" | "water" | "out";
+        /** @enum {string} */
+        TaskKind: "chill" | "wash" | "soak" | "fill" | "sow" | "drain" | "first_look" | "look" | "last_resow" | "cover_off" | "mat_off" | "stage" | "feed" | "plant_out" | "buy";
+        /** @enum {string} */
+        LogKind: "sown" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
         /** @description Something about a crop's timing that a gardener would want to know. *\/ */
         TimingNote: {
             crop: string;
@@ -2847,6 +3243,230 @@ export interface components {
         };
         /** @enum {string} */
         WorkKind: "mix" | "budget" | "budget_years" | "season_budget";
+        /** @description A tray as it stands, row by row. Also ten pots, or ten packs. *\/ */
+        TrayPicture: {
+            /** @description its letters */
+            id: string;
+            /** @description id */
+            container: string;
+            name: string;
+            /** @description sites in a row */
+            columns: number;
+            rows: number;
+            /** @description the last row may be short */
+            sites: number;
+            /** @description ten pots or packs instead of one tray */
+            by_tens: boolean;
+            /** @description the first row is kept for labels */
+            label_row: boolean;
+            place: string;
+            /** @description on the mat to begin with */
+            mat: boolean;
+            /** @description under the lamp to begin with */
+            light: boolean;
+            /** @description first day anything stands in it */
+            from: string;
+            /** @description day after the last */
+            to: string;
+            /** @description laid out by somebody */
+            by_hand: boolean;
+            /** @description by their rows */
+            runs: components["schemas"]["RowPicture"][];
+            /** @description at the end */
+            free_rows: number;
+        };
+        /** @description Rows of a tray that hold one crop. *\/ */
+        RowPicture: {
+            /** @description id */
+            crop: string;
+            /** @description which of the method's fills them */
+            stage: number;
+            /** @description as on the label: C1–2 */
+            code: string;
+            /** @description the first, from 1 */
+            row: number;
+            rows: number;
+            sites: number;
+            seeds_per_site: number;
+            /** @description day they are filled */
+            from: string;
+            /** @description day after the last */
+            to: string;
+            /** @description written down as sown or moved */
+            filled: boolean;
+            /** @description goes on in another tray, or began in one */
+            continued: boolean;
+            /** @description counted in this tray; null where it was not */
+            up: number | null;
+            /** @description now */
+            alive: number | null;
+            /** @description of so many sites up, by the plan */
+            expected: number;
+            /** @description costs nothing, so one's own */
+            own_seed: boolean;
+        };
+        /** @description What stands on the label of a row: variety, species, day sown, tray and rows, bought or own seed, day it goes out. *\/ */
+        Label: {
+            crop: string;
+            variety: string;
+            species: string;
+            /** @description tray and rows: C1–2 */
+            code: string;
+            /** @description letters */
+            tray: string;
+            /** @description the first */
+            row: number;
+            /** @description marked, so that it can be told from bought seed beside it */
+            own_seed: boolean;
+            /** @description year of old seed; null of this season's */
+            packed_for: number | null;
+            /** @description day it is sown */
+            sow_on: string;
+            /** @description day it is planted out */
+            out_on: string;
+        };
+        /** @description A sheet of labels by its measures, in millimetres: columns and rows of labels with gaps between, from the top left corner. *\/ */
+        LabelSheet: {
+            id: string;
+            name: string;
+            paper_width_mm: number;
+            paper_height_mm: number;
+            columns: number;
+            rows: number;
+            width_mm: number;
+            height_mm: number;
+            left_mm: number;
+            top_mm: number;
+            gap_x_mm: number;
+            gap_y_mm: number;
+            /** @description narrow, written along, and cut with a point */
+            stick: boolean;
+        };
+        /**
+         * @description What is known of a crop (or of its rows in some trays). A count says how many there are; a loss, a gift, a sale or planting out
+         *     takes off from there. Counts of several trays stand side by side.
+         */
+        RowFacts: {
+            /** @description first day of sowing; null where none is written down */
+            sown_on: string | null;
+            /** @description sown */
+            sites: number;
+            /** @description sown */
+            seeds: number;
+            /** @description counted last, in all trays that were counted; null where none was */
+            up: number | null;
+            /** @description day of the last count of what is up */
+            counted_on: string | null;
+            /** @description sites sown in the trays that were counted */
+            up_of: number;
+            /** @description now, by counts and losses; null before anything is counted */
+            alive: number | null;
+            /** @description after it was up, of all causes */
+            lost: number;
+            causes: {
+                cause: string;
+                count: number;
+            }[];
+            planted: number;
+            given: number;
+            sold: number;
+            composted: number;
+            /** @description planted, given, sold and composted */
+            finished: number;
+        };
+        /** @description What a trial came to. *\/ */
+        TrialResult: {
+            id: string;
+            name: string;
+            measure: string;
+            /** @description each: money by the plan for one that came; null where none did */
+            sides: {
+                name: string;
+                of: number;
+                came: number;
+                each: number | null;
+            }[];
+            /** @description place of the better side; null where they are alike, or not both counted */
+            better: number | null;
+            /** @description that sides that are alike come out as unlike as this; null before both are counted */
+            chance: number | null;
+            /** @description the result in a sentence */
+            words: string;
+            /** @description money by which one that came is cheaper on the better side (negative where it is dearer) */
+            saves: number | null;
+        };
+        /** @description Whether to sow a crop again at the full look, how much, until when, and what comes of it. *\/ */
+        SowAgain: {
+            crop: string;
+            up: number;
+            /** @description sites sown; seeds in community pots */
+            of: number;
+            wanted: number;
+            /** @description day of the full look */
+            look_on: string;
+            /** @description last day on which what is sown is at most two weeks late */
+            until: string;
+            /** @description chance that one more comes up, as it is now believed */
+            believed: number;
+            /** @description to sow now: what costs least with what is then missing; where nobody sells it, what makes it as sure as asked */
+            more: number;
+            /** @description on the day asked about */
+            too_late: boolean;
+            /** @description cost null where nobody sells it */
+            ways: {
+                more: number;
+                cost: number | null;
+                short: number;
+                enough: number;
+            }[];
+            /** @description money for one more */
+            each: number;
+            /** @description against sowing none, on average; 0 where nobody sells it */
+            saves: number;
+        };
+        /** @description Sow few, look, sow the rest: the plan from the start. *\/ */
+        TwoStep: {
+            crop: string;
+            /** @description to sow now */
+            first: number;
+            /** @description to sow at the look … */
+            more: number;
+            /** @description … if fewer than so many are up */
+            below: number;
+            /** @description day of the full look */
+            look_on: string;
+            /** @description money, with what is missing on average */
+            cost: number;
+            /** @description the cheapest number to sow all at once */
+            at_once: number;
+            at_once_cost: number;
+            /** @description against that */
+            saves: number;
+            /** @description money of the best rule there is, which says a number of its own for each number up */
+            best: number;
+            /** @description that rule: how many more, by number up */
+            rule: number[];
+        };
+        /** @enum {string} */
+        DeviceKind: "meter" | "soil" | "air";
+        /** @description What a device measured, beside what the plan says, and what of it the plan could take over. *\/ */
+        DeviceReport: {
+            /** @description planned: kWh of that day by the plan */
+            days: {
+                date: string;
+                hours: number;
+                mean: number;
+                kwh: number;
+                planned: number | null;
+            }[];
+            offers: {
+                path: string[];
+                name: string;
+                now: number;
+                real: number;
+                unit: string;
+            }[];
+        };
         Result: {
             format: string;
             version: number;
@@ -3105,11 +3725,204 @@ export interface components {
             source: string;
         };
         Calendar: {
-            tasks: components["schemas"]["Task"][];
+            tasks: components["schemas"]["Job"][];
             timing: components["schemas"]["TimingNote"][];
             bench: components["schemas"]["BenchDays"][];
             relief: components["schemas"]["Relief"][];
             feed: string | null;
+        };
+        Jobs: {
+            jobs: components["schemas"]["Job"][];
+            /** @description entries of the log that stand */
+            written: number;
+            last_on: string | null;
+        };
+        TraysState: {
+            trays: components["schemas"]["TrayPicture"][];
+            labels: components["schemas"]["Label"][];
+            sheets: components["schemas"]["LabelSheet"][];
+            facts: {
+                [key: string]: components["schemas"]["RowFacts"];
+            };
+            trials: components["schemas"]["TrialResult"][];
+            photos: components["schemas"]["PhotoLine"][];
+        };
+        TrayChange: {
+            /** @enum {unknown} */
+            do: "keep" | "move" | "columns";
+            trays?: string[];
+            tray?: string;
+            row?: number;
+            to?: string;
+            to_row?: number;
+            columns?: number;
+        };
+        SowAgainState: {
+            again: components["schemas"]["SowAgain"] | null;
+            two_step: components["schemas"]["TwoStep"] | null;
+        };
+        PhotoLine: {
+            id: string;
+            on: string;
+            crop: string | null;
+            tray: string | null;
+            note: string;
+            width: number;
+            height: number;
+        };
+        NewPhoto: {
+            on: string;
+            crop?: string | null;
+            tray?: string | null;
+            note?: string | null;
+            /** @description JPEG, PNG or WebP in base64 */
+            image: string;
+        };
+        /** @description One thing written down; corrected by later ones, never changed */
+        LogEntry: {
+            /** @description given where it was written down */
+            id: string;
+            /**
+             * Format: date
+             * @description the day it speaks of
+             */
+            on: string;
+            /** @description when it was written down, ISO 8601 in UTC */
+            at: string;
+            /**
+             * @description what it says
+             * @enum {unknown}
+             */
+            kind: "sown" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
+            /**
+             * @description crop id
+             * @default null
+             */
+            crop?: string | null;
+            /**
+             * @description letters of the tray
+             * @default null
+             */
+            tray?: string | null;
+            /**
+             * @description first row
+             * @default null
+             */
+            row?: number | null;
+            /**
+             * @description how many rows
+             * @default null
+             */
+            rows?: number | null;
+            /**
+             * @description sites sown, or plants counted, lost, moved
+             * @default null
+             */
+            count?: number | null;
+            /**
+             * @description seeds sown
+             * @default null
+             */
+            seeds?: number | null;
+            /**
+             * @description amount used, or a reading
+             * @default null
+             */
+            amount?: number | null;
+            /**
+             * @description of the amount: L, kg, W, kWh, air_c, soil_c
+             * @default null
+             */
+            unit?: string | null;
+            /**
+             * @description of a loss
+             * @default null
+             * @enum {unknown}
+             */
+            cause?: "not_up" | "damping_off" | "dried_out" | "leggy" | "scorched" | "frozen" | "gnats" | "eaten" | "forgotten" | "root_bound" | "mixed_up" | "animals" | "other" | null;
+            /**
+             * @description the job of the season this was
+             * @default null
+             */
+            job?: string | null;
+            /**
+             * Format: date
+             * @description to which day a job is put off
+             * @default null
+             */
+            until?: string | null;
+            /**
+             * @description id of the entry it stands in place of or, as undo, takes back
+             * @default null
+             */
+            corrects?: string | null;
+            /**
+             * @description in words
+             * @default
+             */
+            note?: string;
+        };
+        Log: {
+            entries: (components["schemas"]["LogEntry"] & {
+                stands: boolean;
+            })[];
+            photos: components["schemas"]["PhotoLine"][];
+        };
+        NewEntries: {
+            entries: components["schemas"]["LogEntry"][];
+        };
+        Written: {
+            refused: {
+                id: string;
+                why: string;
+            }[];
+        };
+        LogTable: {
+            /** @description CSV in base64 */
+            file: string;
+        };
+        LogTableRead: {
+            rows: number;
+            new: number;
+            faults: {
+                line: number;
+                why: string;
+            }[];
+        };
+        Devices: {
+            devices: {
+                id: number;
+                name: string;
+                kind: components["schemas"]["DeviceKind"];
+                list: string;
+                thing: string;
+                unit: string;
+                refused: number;
+                heard_at: string | null;
+                report: components["schemas"]["DeviceReport"];
+            }[];
+        };
+        NewDevice: {
+            name: string;
+            kind: components["schemas"]["DeviceKind"];
+            /** @enum {unknown} */
+            list: "lights" | "mats" | "appliances" | "places";
+            thing: string;
+        };
+        DeviceMade: {
+            id: number;
+            token: string;
+        };
+        NewReadings: {
+            readings: {
+                at: string;
+                value: number;
+            }[];
+        };
+        ReadingsKept: {
+            kept: number;
+            known: number;
+            refused: number;
         };
         BarMove: {
             /** @description of the method, from 0; null for the sowing */
@@ -3885,6 +4698,103 @@ export interface operations {
             };
         };
     };
+    devices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The devices */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Devices"];
+                };
+            };
+        };
+    };
+    addDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewDevice"];
+            };
+        };
+        responses: {
+            /** @description Its token */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceMade"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    removeDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                device: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    postReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReadings"];
+            };
+        };
+        responses: {
+            /** @description How many were kept, were known, were refused */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingsKept"];
+                };
+            };
+            401: components["responses"]["NotFound"];
+            422: components["responses"]["Faults"];
+        };
+    };
     undo: {
         parameters: {
             query?: {
@@ -4053,6 +4963,104 @@ export interface operations {
             422: components["responses"]["Faults"];
         };
     };
+    log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The log */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Log"];
+                };
+            };
+        };
+    };
+    writeLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewEntries"];
+            };
+        };
+        responses: {
+            /** @description What of it cannot be kept, and why; all else is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    logFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description CSV, RFC 4180 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+        };
+    };
+    readLogTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogTable"];
+            };
+        };
+        responses: {
+            /** @description What was read */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogTableRead"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
     addMethod: {
         parameters: {
             query?: never;
@@ -4176,6 +5184,76 @@ export interface operations {
                 content?: never;
             };
             422: components["responses"]["Faults"];
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description JPEG */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
+                };
+            };
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPhoto"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    removePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
         };
     };
     prices: {
@@ -4867,6 +5945,142 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SeasonState"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    jobs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The jobs */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Jobs"];
+                };
+            };
+        };
+    };
+    trays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The trays */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraysState"];
+                };
+            };
+        };
+    };
+    layTrays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrayChange"];
+            };
+        };
+        responses: {
+            /** @description The season */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonState"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    labels: {
+        parameters: {
+            query: {
+                sheet: string;
+                /** @description letters with commas between; all without */
+                trays?: string;
+                /** @description labels of the first sheet that are gone */
+                used?: number;
+                /** @description 0 without the code */
+                code?: number;
+            };
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description PDF */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    sowAgain: {
+        parameters: {
+            query: {
+                /** @description the day one would sow */
+                on: string;
+                /** @description how many are up; as counted without */
+                up?: number;
+            };
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+                crop: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SowAgainState"];
                 };
             };
             422: components["responses"]["Faults"];

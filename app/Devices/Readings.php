@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Devices;
+
+use App\Models\Device;
+use DateTimeImmutable;
+use Illuminate\Support\Facades\DB;
+use JollyPenny\Core\Devices\Measured;
+
+/** A device's readings in the database: each once, by the time at which it was taken. */
+final readonly class Readings
+{
+    /** In one post. */
+    public const MOST = 100;
+
+    /** Taken later than this by the server's clock, a reading is nonsense; so is one of before the device was known by so long. Days. */
+    private const AHEAD = 1;
+
+    private const LONG_AGO = 800;
+
+    private const TIME = '/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,6})?(Z|[+-]\d{2}:\d{2})$/D';
+
+    /**
+     * @param  array<array-key, mixed>  $readings  as they were sent
+     * @return array{kept: int, known: int, refused: int}
+     */
+    public static function add(Device $device, array $readings): array
+    {
+        $rows = [];
+        $now = new DateTimeImmutable('now');
+        foreach ($readings as $reading) {
+            $at = is_array($reading) ? self::time($reading['at'] ?? null, $now) : null;
+            $value = is_array($reading) ? $reading['value'] ?? null : null;
+            if ($at !== null && (is_int($value) || is_float($value)) && $device->kind->isSense((float) $value)) {
+                $rows[$at] ??= ['device_id' => $device->id, 'at' => $at, 'value' => (float) $value];
+            } else {
+                $rows[] = null;
+            }
+        }
+        $good = array_values(array_filter($rows));
+        $refused = count($rows) - count($good);
+        $kept = $good === [] ? 0 : DB::table('readings')->insertOrIgnore($good);
+        Device::query()->whereKey($device->id)->update(['heard_at' => now(), 'refused' => DB::raw("refused + {$refused}")]);
+
+        return ['kept' => $kept, 'known' => count($readings) - $refused - $kept, 'refused' => $refused];
+    }
+
+    public static function measured(Device $device): Measured
+    {
+        /** @var list<\stdClass> $rows */
+        $rows = DB::select('SELECT (floor(extract(epoch FROM at) / ?) * ?)::bigint AS span, avg(value) AS mean FROM readings'
+            .' WHERE device_id = ? GROUP BY span ORDER BY span', [Measured::SPAN, Measured::SPAN, $device->id]);
+
+        return new Measured(array_map(fn (\stdClass $row): array => [(int) $row->span, (float) $row->mean], $rows));
+    }
+
+    private static function time(mixed $text, DateTimeImmutable $now): ?string
+    {
+        if (! is_string($text) || preg_match(self::TIME, $text) !== 1) {
+            return null;
+        }
+        $at = date_create_immutable($text);
+        if ($at === false) {
+            return null;
+        }
+        $days = ($at->getTimestamp() - $now->getTimestamp()) / 86400;
+
+        return $days > self::AHEAD || $days < -self::LONG_AGO ? null : $at->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s.uP');
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use InvalidArgumentException;
+
+/** A picture made small and drawn anew: what a camera writes beside it, the place above all, is not in it any more. */
+final readonly class SmallPhoto
+{
+    /** Longer side, pixels. */
+    private const SIDE = 1280;
+
+    private const QUALITY = 78;
+
+    /** More pixels than this are not unpacked. */
+    private const MOST_PIXELS = 60_000_000;
+
+    /** What EXIF says of how the camera was held, as degrees to turn. */
+    private const TURNS = [3 => 180, 6 => 270, 8 => 90];
+
+    private function __construct(public string $jpeg, public int $width, public int $height)
+    {
+    }
+
+    /** @throws InvalidArgumentException in words */
+    public static function of(string $bytes): self
+    {
+        $size = @getimagesizefromstring($bytes);
+        if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
+            throw new InvalidArgumentException('This is no picture that can be read. Give a JPEG, PNG or WebP.');
+        }
+        [$width, $height] = $size;
+        if ($width * $height > self::MOST_PIXELS || $width * $height === 0) {
+            throw new InvalidArgumentException('The picture is too large. Give one of less than 60 megapixels.');
+        }
+        $image = @imagecreatefromstring($bytes);
+        if ($image === false) {
+            throw new InvalidArgumentException('The picture is damaged. Take it again.');
+        }
+        $exif = $size[2] === IMAGETYPE_JPEG ? @exif_read_data('data://image/jpeg;base64,'.base64_encode($bytes)) : false;
+        $turn = self::TURNS[is_array($exif) ? (int) ($exif['Orientation'] ?? 1) : 1] ?? 0;
+        $image = $turn === 0 ? $image : (imagerotate($image, $turn, 0) ?: $image);
+        [$width, $height] = [imagesx($image), imagesy($image)];
+        $scale = min(1.0, self::SIDE / max($width, $height));
+        [$w, $h] = [max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale))];
+        $small = imagecreatetruecolor($w, $h);
+        imagefill($small, 0, 0, (int) imagecolorallocate($small, 255, 255, 255));
+        imagecopyresampled($small, $image, 0, 0, 0, 0, $w, $h, $width, $height);
+        ob_start();
+        imagejpeg($small, null, self::QUALITY);
+
+        return new self((string) ob_get_clean(), $w, $h);
+    }
+}

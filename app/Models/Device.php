@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+use JollyPenny\Core\Devices\DeviceKind;
+use Laravel\Sanctum\HasApiTokens;
+
+/**
+ * A plug meter or thermometer at a thing of a season; it has one token, and that may write readings and nothing else.
+ *
+ * @property int $id
+ * @property int $season_id
+ * @property string $name
+ * @property DeviceKind $kind
+ * @property string $list  what kind of thing it is at: lights, mats, appliances or places
+ * @property string $thing  its id in the season
+ * @property int $refused  readings that were nonsense
+ * @property ?Carbon $heard_at
+ */
+final class Device extends Model
+{
+    /** @use HasApiTokens<\Laravel\Sanctum\PersonalAccessToken> */
+    use HasApiTokens;
+
+    /** Of one season. */
+    public const MOST = 50;
+
+    public const LISTS = ['lights', 'mats', 'appliances', 'places'];
+
+    protected $guarded = ['id'];
+
+    /** @var array<string, mixed> */
+    protected $attributes = ['refused' => 0, 'heard_at' => null];
+
+    /** @var array<string, string> */
+    protected $casts = ['kind' => DeviceKind::class, 'refused' => 'integer', 'heard_at' => 'datetime'];
+
+    protected static function booted(): void
+    {
+        self::deleting(fn (self $device) => $device->tokens()->delete());
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
+use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\LogKind;
+use JollyPenny\Core\Season\LossCause;
+
+/** An entry of a season's log as the database keeps it; the core reads LogEntry. */
+final class LogRow extends Model
+{
+    /** Of one season; the file's list holds no more. */
+    public const MOST = 5000;
+
+    public const UPDATED_AT = null;
+
+    protected $table = 'log_entries';
+
+    protected $guarded = ['id'];
+
+    /** @return list<LogEntry> */
+    public static function entries(int $season): array
+    {
+        /** @var list<\stdClass> $rows */
+        $rows = DB::select("SELECT *, to_char(written_at AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS.US\"Z\"') AS at
+            FROM log_entries WHERE season_id = ? ORDER BY id", [$season]);
+
+        return array_map(fn (\stdClass $row): LogEntry => new LogEntry(
+            $row->token, Day::parse($row->day), $row->at, LogKind::from($row->kind), $row->crop, $row->tray, $row->first_row, $row->row_count,
+            $row->count, $row->seeds, $row->amount, $row->unit, LossCause::tryFrom((string) $row->cause), $row->job,
+            $row->until_day === null ? null : Day::parse($row->until_day), $row->corrects, $row->note,
+        ), $rows);
+    }
+
+    public static function book(int $season): LogBook
+    {
+        return new LogBook(self::entries($season));
+    }
+
+    /**
+     * Puts entries in that are not there yet.
+     *
+     * @param  list<LogEntry>  $entries
+     */
+    public static function add(int $season, array $entries): void
+    {
+        $rows = array_map(fn (LogEntry $entry): array => [
+            'season_id' => $season, 'token' => $entry->id, 'day' => $entry->on->format(), 'written_at' => $entry->at, 'kind' => $entry->kind->value,
+            'crop' => $entry->crop, 'tray' => $entry->tray, 'first_row' => $entry->row, 'row_count' => $entry->rows, 'count' => $entry->count,
+            'seeds' => $entry->seeds, 'amount' => $entry->amount, 'unit' => $entry->unit, 'cause' => $entry->cause?->value, 'job' => $entry->job,
+            'until_day' => $entry->until?->format(), 'corrects' => $entry->corrects, 'note' => $entry->note,
+        ], $entries);
+        foreach (array_chunk($rows, 500) as $some) {
+            self::query()->insertOrIgnore($some);
+        }
+    }
+}
