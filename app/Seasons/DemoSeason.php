@@ -4,18 +4,30 @@ declare(strict_types=1);
 
 namespace App\Seasons;
 
+use App\Models\Device;
+use App\Models\Purchase;
 use App\Models\Season;
 use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use JollyPenny\Core\Devices\DeviceKind;
+use JollyPenny\Core\Devices\SimulatedMeter;
 use JollyPenny\Core\Season\File\JsonText;
 use stdClass;
 
 /** The made-up seasons that come with the application. */
 final class DemoSeason
 {
-    /** The first is the one that a new garden has in it. */
-    public const NAMES = ['pennywhistle', 'gullsend'];
+    /** The first is the one that a new garden has in it; the last is the first in May, with what was written down, paid and measured. */
+    public const NAMES = ['pennywhistle', 'gullsend', 'may'];
 
     private const FOLDER = 'database/demo';
+
+    private const MAY = 'may';
+
+    /** The readings are of every ten minutes. */
+    private const EVERY = 600;
+
+    private const DAY = 86400;
 
     public static function giveTo(User $user): Season
     {
@@ -26,6 +38,47 @@ final class DemoSeason
     }
 
     public static function document(string $name): stdClass
+    {
+        if ($name !== self::MAY) {
+            return self::read($name);
+        }
+        $document = self::read(self::NAMES[0]);
+        foreach (get_object_vars(self::read(self::MAY)->season) as $key => $value) {
+            $document->{$key} = $value;
+        }
+
+        return $document;
+    }
+
+    /** What of a made-up season does not stand in its file: purchases, devices and what they measured. */
+    public static function furnish(Season $season, string $name): void
+    {
+        if ($name !== self::MAY) {
+            return;
+        }
+        $more = self::read(self::MAY);
+        foreach ($more->purchases as $one) {
+            Purchase::query()->create(['season_id' => $season->id, 'token' => $one->token, 'kind' => $one->kind, 'thing' => $one->thing,
+                'name' => $one->name, 'packs' => $one->packs, 'paid' => $one->paid, 'bought_on' => $one->on, 'shop' => $one->shop]);
+        }
+        foreach ($more->devices as $one) {
+            $device = Device::query()->create(['season_id' => $season->id, 'name' => $one->name, 'kind' => $one->kind, 'list' => $one->list,
+                'thing' => $one->thing]);
+            self::measure($device, $one->simulated);
+        }
+    }
+
+    private static function measure(Device $device, stdClass $like): void
+    {
+        $meter = new SimulatedMeter(DeviceKind::from($device->kind->value), $like->level, $like->hours, self::EVERY, seed: $like->seed);
+        $from = (int) strtotime("{$like->from} UTC");
+        foreach ($meter->posts($from, intdiv($like->days * self::DAY, self::EVERY)) as $post) {
+            DB::table('readings')->insertOrIgnore(array_map(fn (array $one): array => ['device_id' => $device->id, ...$one], $post));
+        }
+        $device->update(['heard_at' => gmdate('Y-m-d\TH:i:s\Z', $from + $like->days * self::DAY)]);
+    }
+
+    private static function read(string $name): stdClass
     {
         return JsonText::parse((string) file_get_contents(base_path(self::FOLDER."/{$name}.json")));
     }

@@ -29,6 +29,7 @@ final readonly class Jolly
            bin/jolly mix FILE.json --setup ID                                    the season file with each crop its cheapest way
            bin/jolly budget FILE.json --setup ID --limit N [--seasons Y] [--for season]  what to grow, buy or leave out so that the till stays within N
            bin/jolly fit FILE.json --setup ID                                    the season file with the set-up made to fit: lamps and mats enough
+           bin/jolly simulate-meter --token TOKEN                                posts readings to a running application, as a device would
     A file named - is standard input.
 
     TEXT;

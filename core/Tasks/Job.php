@@ -34,6 +34,7 @@ final readonly class Job
      * @param  ?string  $done_on  day it was done; null while it is not
      * @param  ?string  $entry  id of the entry that says so
      * @param  ?int  $counted  what was written down
+     * @param  list<array{tray: string, row: int, sites: int, seeds: int}>  $parts  in which rows it is sown
      */
     public function __construct(
         public string $id,
@@ -60,6 +61,7 @@ final readonly class Job
         public ?string $done_on = null,
         public ?string $entry = null,
         public ?int $counted = null,
+        public array $parts = [],
     ) {
     }
 }

@@ -108,7 +108,7 @@ final readonly class Jobs
         }
 
         return match ($task->kind) {
-            TaskKind::Sow => $this->sowing($task, $plan),
+            TaskKind::Sow => [$this->sowing($task, $plan)],
             TaskKind::FirstLook => $this->looks($task, $plan),
             TaskKind::Stage => self::isAMove($plan, $task->stage ?? 0) ? [$this->move($task, $plan)] : [],
             TaskKind::PlantOut => [$this->plain($task, JobGroup::Out, self::PLANTING_DAYS, LogKind::Planted, $this->expected($plan), $plan)],
@@ -160,28 +160,23 @@ final readonly class Jobs
         return $jobs;
     }
 
-    /** @return list<Job> one for each tray the crop is sown in */
-    private function sowing(Task $task, CropPlan $plan): array
+    private function sowing(Task $task, CropPlan $plan): Job
     {
         $rows = $this->rows($plan, 0);
-        $caution = $this->seedCaution($plan);
-        $detail = $this->howToSow($plan);
-        $minutes = $plan->stages[0]->stage->minutesPerSite;
-        $parts = $rows === [] ? [[null, $plan->sowing->sites, null, null]] : array_map(
-            fn (array $one): array => [$one[1]->code, $one[1]->sites, $one[0]->id, $one[1]->row], $rows,
-        );
-        $jobs = [];
-        foreach ($parts as $i => [$code, $sites, $tray, $row]) {
-            $seeds = $plan->method->pattern === Pattern::Community
-                ? (int) round($plan->sowing->seeds * $sites / max(1, $plan->sowing->sites)) : $sites * $plan->method->seedsPerSite;
-            $jobs[] = new Job(
-                $task->id.(count($parts) > 1 ? '-'.$tray : ''), $task->date, Day::ofNumber($plan->plantOutOn())->format(), JobGroup::Sow, $task->kind,
-                $plan->crop->id, [$plan->crop->id], "Sow {$plan->lot->variety}: ".$this->sitesAndSeeds($plan, $sites, $seeds), $detail, $code, $tray, $row,
-                LogKind::Sown, $sites, null, $seeds, minutes: $sites * $minutes, away: $task->away, cautions: $caution,
-            );
-        }
+        $community = $plan->method->pattern === Pattern::Community;
+        $seedsFor = fn (int $sites): int => $community ? (int) round($plan->sowing->seeds * $sites / max(1, $plan->sowing->sites))
+            : $sites * $plan->method->seedsPerSite;
+        $parts = array_map(fn (array $one): array => [
+            'tray' => $one[0]->id, 'row' => $one[1]->row, 'sites' => $one[1]->sites, 'seeds' => $seedsFor($one[1]->sites),
+        ], $rows);
+        $sites = $parts === [] ? $plan->sowing->sites : array_sum(array_column($parts, 'sites'));
 
-        return $jobs;
+        return new Job(
+            $task->id, $task->date, Day::ofNumber($plan->plantOutOn())->format(), JobGroup::Sow, $task->kind, $plan->crop->id, [$plan->crop->id],
+            "Sow {$plan->lot->variety}: ".$this->sitesAndSeeds($plan, $sites, $seedsFor($sites)), $this->howToSow($plan), $this->codes($plan, 0),
+            $this->onlyTray($plan, 0), count($parts) === 1 ? $parts[0]['row'] : null, LogKind::Sown, $sites, null, $seedsFor($sites),
+            minutes: $sites * $plan->stages[0]->stage->minutesPerSite, away: $task->away, cautions: $this->seedCaution($plan), parts: $parts,
+        );
     }
 
     /** @return list<Job> a look on each day until it should be up, and a week more, as long as something is still to come */
@@ -196,15 +191,14 @@ final readonly class Jobs
         $full = $sowOn + $plan->stages[0]->days();
         $counted = $this->countsByDay($plan->crop->id);
         $jobs = [];
-        for ($day = $first, $up = null; $day <= max($full, $first) + self::LOOK_DAYS; $day++) {
-            if (($up ?? 0) >= $of) {
-                break;
-            }
+        for ($day = $first, $up = null, $done = false; ! $done && $day <= max($full, $first) + self::LOOK_DAYS; $day++) {
             // Before anything is known of it, the plan's list says the first look and the full one.
             if ($facts->sown_on === null && $day !== $first && $day !== $full) {
                 continue;
             }
             $up = $counted[$day] ?? $up;
+            // All are up, or the full look was had: what is not up then counts as lost.
+            $done = ($up ?? 0) >= $of || ($day >= $full && isset($counted[$day]));
             $name = $plan->lot->variety;
             $jobs[] = new Job(
                 $day === $first ? $task->id : "{$plan->crop->id}-look-".Day::ofNumber($day)->format(), Day::ofNumber($day)->format(),
@@ -271,7 +265,7 @@ final readonly class Jobs
     {
         foreach ($job->crop === null ? [] : $this->log->byCrop[$job->crop] ?? [] as $entry) {
             if (match ($job->kind) {
-                TaskKind::Sow => $entry->kind === LogKind::Sown && ($job->tray === null || $entry->tray === $job->tray || $entry->tray === null),
+                TaskKind::Sow => $entry->kind === LogKind::Sown,
                 TaskKind::FirstLook, TaskKind::Look => $entry->kind === LogKind::Up && $entry->on->format() === $job->date,
                 TaskKind::PlantOut, TaskKind::Buy => $entry->kind === LogKind::Planted,
                 default => false,

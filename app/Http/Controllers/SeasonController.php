@@ -11,6 +11,7 @@ use App\Http\Requests\NewSeasonRequest;
 use App\Http\SeasonState;
 use App\Models\LogRow;
 use App\Models\Season;
+use App\Seasons\DemoSeason;
 use App\Seasons\SeasonEditor;
 use App\Seasons\SeasonShelf;
 use Illuminate\Http\JsonResponse;
@@ -47,7 +48,10 @@ final class SeasonController
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function store(NewSeasonRequest $request): JsonResponse
     {
-        return Json::of(['id' => SeasonShelf::add($this->gardener->user(), $request->document())->id], 201);
+        $season = SeasonShelf::add($this->gardener->user(), $request->document());
+        DemoSeason::furnish($season, $request->demo());
+
+        return Json::of(['id' => $season->id], 201);
     }
 
     #[OA\Get(path: '/api/seasons/{season}', operationId: 'showSeason', summary: 'A season with its figures', tags: ['Seasons'])]

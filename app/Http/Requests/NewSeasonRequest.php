@@ -61,11 +61,17 @@ final class NewSeasonRequest extends FormRequest
         $document = match ($this->string('from')->value()) {
             'file' => JsonText::parse($this->string('text')->value()),
             'answers' => $this->answers(),
-            default => DemoSeason::document($this->string('demo')->value() ?: DemoSeason::NAMES[0]),
+            default => DemoSeason::document($this->demo()),
         };
         (new SeasonReader)->readDocument($document);
 
         return $document;
+    }
+
+    /** Which of the made-up seasons; empty for any other. */
+    public function demo(): string
+    {
+        return $this->string('from')->value() === 'demo' ? $this->string('demo')->value() ?: DemoSeason::NAMES[0] : '';
     }
 
     private function answers(): stdClass

@@ -2697,6 +2697,13 @@ export interface components {
             entry: string | null;
             /** @description what was written down */
             counted: number | null;
+            /** @description in which rows it is sown */
+            parts: {
+                tray: string;
+                row: number;
+                sites: number;
+                seeds: number;
+            }[];
         };
         /** @enum {string} */
         JobGroup: "prepare" | "wet" | "sow" | "look" | "move" | "water" | "out";
