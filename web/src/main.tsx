@@ -8,6 +8,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { keepKnown } from './season/known';
+import { keepLog } from './season/logbox';
 import { keepOutbox } from './season/outbox';
 import { BUY, rememberBuying } from './season/purchases';
 import { CHANGE, newQueryClient } from './season/queue';
@@ -21,6 +22,7 @@ if (root) {
   void keepKnown(queries);
   rememberBuying(queries);
   void keepOutbox(queries, [CHANGE, BUY]);
+  keepLog(queries);
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>

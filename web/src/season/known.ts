@@ -1,5 +1,6 @@
 import type { Query, QueryClient, QueryKey } from '@tanstack/react-query';
 import { clear, createStore, delMany, entries, setMany } from 'idb-keyval';
+import { logbox } from './logbox';
 
 /** What was seen last is kept on the device, so that it can be looked at without a connection. */
 const WAIT_MS = 400;
@@ -69,8 +70,9 @@ export async function forgetKnown(): Promise<void> {
 }
 
 /** The same for good, when somebody leaves: what this page still learns is not kept either. */
-export function leaveNothing(): Promise<void> {
+export async function leaveNothing(): Promise<void> {
   keeping = false;
+  await logbox.forget();
   return forgetKnown();
 }
 

@@ -21,6 +21,9 @@ const screens = {
   pots: () => import('../screens/pots/PotsScreen').then((module) => ({ default: module.PotsScreen })),
   bench: () => import('../screens/bench/BenchScreen').then((module) => ({ default: module.BenchScreen })),
   shopping: () => import('../screens/shopping/ShoppingScreen').then((module) => ({ default: module.ShoppingScreen })),
+  today: () => import('../screens/today/TodayScreen').then((module) => ({ default: module.TodayScreen })),
+  trays: () => import('../screens/trays/TraysScreen').then((module) => ({ default: module.TraysScreen })),
+  log: () => import('../screens/log/LogScreen').then((module) => ({ default: module.LogScreen })),
   ledger: () => import('../screens/ledger/LedgerScreen').then((module) => ({ default: module.LedgerScreen })),
   prices: () => import('../screens/prices/PricesScreen').then((module) => ({ default: module.PricesScreen })),
   shed: () => import('../screens/shed/ShedScreen').then((module) => ({ default: module.ShedScreen })),
@@ -33,6 +36,9 @@ const RaisingScreen = lazy(screens.raising);
 const PotsScreen = lazy(screens.pots);
 const BenchScreen = lazy(screens.bench);
 const ShoppingScreen = lazy(screens.shopping);
+const TodayScreen = lazy(screens.today);
+const TraysScreen = lazy(screens.trays);
+const LogScreen = lazy(screens.log);
 const LedgerScreen = lazy(screens.ledger);
 const PricesScreen = lazy(screens.prices);
 const ShedScreen = lazy(screens.shed);
@@ -75,6 +81,11 @@ export function App() {
                 <Route path="compare" element={<CompareScreen />} />
                 <Route path="ledger" element={<LedgerScreen />} />
                 <Route path="shopping" element={<ShoppingScreen />} />
+                <Route path="today" element={<TodayScreen />} />
+                <Route path="trays" element={<TraysScreen />}>
+                  <Route path=":tray/:row" element={null} />
+                </Route>
+                <Route path="log" element={<LogScreen />} />
                 <Route path="crops/:crop" element={<SeedlingScreen />} />
               </Route>
               <Route element={<PlainFrame scheme={scheme} toggle={toggle} />}>

@@ -6,6 +6,8 @@ export const STEPS: readonly { path: string; name: string; begins?: boolean }[] 
   { path: 'bench', name: 'Bench' },
   { path: 'calendar', name: 'Calendar' },
   { path: 'compare', name: 'Compare' },
-  { path: 'shopping', name: 'Shopping', begins: true },
+  { path: 'shopping', name: 'Shopping' },
+  { path: 'today', name: 'Today', begins: true },
+  { path: 'trays', name: 'Trays' },
   { path: 'ledger', name: 'Ledger', begins: true },
 ];

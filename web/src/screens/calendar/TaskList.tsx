@@ -1,12 +1,12 @@
 import { Fragment, useState } from 'react';
-import type { Task } from '../../api/types';
+import type { Job } from '../../api/types';
 import { day } from '../../words/dates';
 import s from './calendar.module.css';
 
 const WEEKDAY = new Intl.DateTimeFormat('en', { weekday: 'long', timeZone: 'UTC' });
 
 /** The tasks as a list by day: for print, for screen readers, and for the potting table. */
-export function TaskList({ tasks, us }: { tasks: Task[]; us: boolean }) {
+export function TaskList({ tasks, us }: { tasks: Job[]; us: boolean }) {
   const [feeds, setFeeds] = useState(false);
   const shown = tasks.filter(({ kind }) => feeds || kind !== 'feed');
   const dates = [...new Set(shown.map(({ date }) => date))];
@@ -27,7 +27,9 @@ export function TaskList({ tasks, us }: { tasks: Task[]; us: boolean }) {
               .filter((task) => task.date === date)
               .map((task) => (
                 <dd key={task.id} data-task={task.id}>
+                  {task.done_on !== null && <span aria-label="done">✓ </span>}
                   {task.words}
+                  {task.codes !== null && <span className="quiet">, {task.codes}</span>}
                 </dd>
               ))}
           </Fragment>

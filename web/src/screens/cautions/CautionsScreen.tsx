@@ -1,15 +1,11 @@
 import { clsx } from 'clsx';
-import { useQuery } from '@tanstack/react-query';
-import { answered, client, words } from '../../api/client';
+import { words } from '../../api/client';
+import { useAllCautions } from '../../season/useCautions';
 import s from './cautions.module.css';
 
 /** Everything that can hurt someone at this work, on one page. */
 export function CautionsScreen() {
-  const { data, error } = useQuery({
-    queryKey: ['cautions'],
-    queryFn: () => answered(client.GET('/api/cautions')),
-    staleTime: Infinity,
-  });
+  const { data, error } = useAllCautions();
   return (
     <main className={clsx('work', s.reading)}>
       <h1>Take care</h1>

@@ -1,0 +1,35 @@
+import { useMemo } from 'react';
+import { answered, client } from '../../api/client';
+import type { Job } from '../../api/types';
+import { useOfRevision } from '../../season/useOfRevision';
+import { useLog, withWaiting } from '../../season/useLog';
+
+/** All jobs of a set-up's season, with what waits on this device to be written. */
+export function useJobs(season: number, setup: string, revision: number) {
+  const { data, error } = useOfRevision(['today', season, setup], revision, () =>
+    answered(client.GET('/api/seasons/{season}/setups/{setup}/today', { params: { path: { season, setup } } })),
+  );
+  const { entries } = useLog(season);
+  const jobs = useMemo(() => (data ? withWaiting(data.jobs, entries) : null), [data, entries]);
+  return { jobs, lastOn: data?.last_on ?? null, error };
+}
+
+/** What a day shows: its own jobs, and what was left undone before it. */
+export function onDay(jobs: Job[], date: string): { own: Job[]; late: Job[] } {
+  return {
+    own: jobs.filter((job) => job.date === date || job.done_on === date),
+    late: jobs.filter((job) => job.date < date && job.done_on === null && job.until >= date),
+  };
+}
+
+const FAR_MS = 40 * 86_400_000;
+const at = (date: string) => new Date(`${date}T00:00:00Z`).getTime();
+
+/** Today; in a season far from today the day of the last entry, or of the first job. */
+export function dayToShow(jobs: Job[], lastOn: string | null, now: string): string {
+  const dates = jobs.map(({ date }) => date);
+  const [first, last] = [dates[0], dates.at(-1)];
+  if (first === undefined || last === undefined) return now;
+  const near = at(now) > at(first) - FAR_MS && at(now) < at(last) + FAR_MS;
+  return near ? now : (lastOn ?? first);
+}

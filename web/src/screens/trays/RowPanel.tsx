@@ -1,0 +1,202 @@
+import { useState } from 'react';
+import { words } from '../../api/client';
+import type { LogEntry, RowFacts, RowPicture, SeasonState, TrayPicture, TraysState } from '../../api/types';
+import { logbox } from '../../season/logbox';
+import type { OnScreen } from '../../season/SeasonContext';
+import { varietyOf } from '../../season/site';
+import { isDate, today } from '../../words/dates';
+import { CAUSES, kindWords } from '../../words/log';
+import { plural } from '../../words/sowing';
+import { CountBox } from '../today/CountBox';
+import { SowAgainPart } from '../today/SowAgainPart';
+import { Photos } from './Photos';
+import { Timeline } from './Timeline';
+import type { Move } from './TraysScreen';
+import s from './trays.module.css';
+
+interface Props {
+  shown: OnScreen;
+  tray: TrayPicture;
+  run: RowPicture;
+  facts: RowFacts | undefined;
+  photos: TraysState['photos'];
+  trays: TrayPicture[];
+  move: (move: Move) => Promise<SeasonState>;
+  lay: (body: { do: 'columns'; tray: string; columns: number }, label: string) => Promise<SeasonState>;
+  close: () => void;
+}
+
+const GONE: readonly LogEntry['kind'][] = ['planted', 'given', 'sold', 'composted'];
+/** A season far from today is written down on a day of its own. */
+const FAR_MS = 120 * 86_400_000;
+const dayNear = (from: string, counted: string | null | undefined): string =>
+  Math.abs(new Date(from).getTime() - Date.now()) > FAR_MS ? (counted ?? from) : today();
+
+/** One row: counted, lost, moved, given away with a tap; its pictures, and all that happened to it. */
+export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photos, trays, move, lay, close }: Props) {
+  const [on, setOn] = useState(() => dayNear(run.from, facts?.counted_on));
+  const [kind, setKind] = useState<LogEntry['kind']>('lost');
+  const [cause, setCause] = useState<NonNullable<LogEntry['cause']>>('damping_off');
+  const [note, setNote] = useState('');
+  const [said, say] = useState<string | null>(null);
+  const name = varietyOf(season, run.crop);
+  const write = (fact: Partial<LogEntry> & { kind: LogEntry['kind'] }) => {
+    if (!isDate(on)) return say('Give a day that exists.');
+    void logbox.write(id, [{ on, crop: run.crop, tray: tray.id, note: note.trim(), ...fact }]);
+    setNote('');
+    say(`Written down: ${fact.count ?? ''} ${kindWords(fact.kind)}.`);
+  };
+  const seeds = run.sites * run.seeds_per_site;
+  return (
+    <section className={s.panel} aria-labelledby="row-title" data-part="row">
+      <h2 id="row-title">
+        {name}, {run.code}{' '}
+        <button type="button" className="plain" data-action="close-row" onClick={close}>
+          close
+        </button>
+      </h2>
+      <p>
+        {run.filled
+          ? `${run.sites} ${plural(run.sites, 'site')}${facts?.sown_on ? `, sown ${facts.sown_on}` : ''}`
+          : `${run.sites} ${plural(run.sites, 'site')}, ${seeds} seeds, for ${run.from}`}
+        {facts && facts.up !== null && facts.up_of > 0 && (
+          <>
+            ; {facts.up} of {facts.up_of} came up, {Math.round(run.expected)} of {run.sites} were expected
+          </>
+        )}
+        {run.own_seed ? '; own seed' : ''}.
+      </p>
+      <label className={s.field}>
+        Day <input type="date" name="row-day" value={on} onChange={(event) => setOn(event.target.value)} />
+      </label>
+      {run.stage === 0 && (
+        <>
+          <h3>Up?</h3>
+          <CountBox
+            key={facts?.up ?? 0}
+            name={name}
+            value={run.up ?? facts?.up ?? 0}
+            most={run.sites}
+            looks
+            verb="up"
+            save={(count) => write({ kind: 'up', count })}
+          />
+          <SowAgainPart season={season} id={id} setup={setup.id} crop={run.crop} date={on} />
+        </>
+      )}
+      <h3>Gone, moved, thinned</h3>
+      <div className={s.field}>
+        <select
+          aria-label="What happened"
+          name="what"
+          value={kind}
+          onChange={(event) => setKind(event.target.value as typeof kind)}
+        >
+          {(['lost', 'thinned', 'pricked_out', 'potted_on', 'hardened', ...GONE] as const).map((one) => (
+            <option key={one} value={one}>
+              {kindWords(one)}
+            </option>
+          ))}
+        </select>
+        {kind === 'lost' && (
+          <select
+            aria-label="Of what"
+            name="cause"
+            value={cause}
+            onChange={(event) => setCause(event.target.value as typeof cause)}
+          >
+            {CAUSES.map(([key, label]) => (
+              <option key={key} value={key}>
+                {label}
+              </option>
+            ))}
+          </select>
+        )}
+      </div>
+      <CountBox
+        key={kind}
+        name={`${name}, ${kindWords(kind)}`}
+        value={kind === 'lost' ? 1 : (facts?.alive ?? run.sites)}
+        most={100_000}
+        looks={false}
+        verb={kindWords(kind)}
+        save={(count) => write({ kind, count, ...(kind === 'lost' ? { cause } : {}) })}
+      />
+      <label className={s.field}>
+        Note <input name="row-note" value={note} maxLength={1000} onChange={(event) => setNote(event.target.value)} />
+        <button type="button" data-action="note" disabled={note.trim() === ''} onClick={() => write({ kind: 'note' })}>
+          Only the note
+        </button>
+      </label>
+      {said !== null && (
+        <p role="status" data-part="said">
+          {said}
+        </p>
+      )}
+      <MoveForm tray={tray} run={run} trays={trays} move={move} lay={lay} />
+      <Photos season={id} crop={run.crop} tray={tray.id} on={on} photos={photos} />
+      <Timeline season={season} id={id} crop={run.crop} tray={tray.id} />
+    </section>
+  );
+}
+
+/** To another row or tray; and how many stand in a row of this one. */
+function MoveForm({ tray, run, trays, move, lay }: Pick<Props, 'tray' | 'run' | 'trays' | 'move' | 'lay'>) {
+  const [to, setTo] = useState(tray.id);
+  const [row, setRow] = useState(String(run.row));
+  const [columns, setColumns] = useState(String(tray.columns));
+  const [why, setWhy] = useState<string | null>(null);
+  const speak = (doing: Promise<unknown>) => {
+    setWhy(null);
+    doing.catch((error: unknown) => setWhy(words(error)));
+  };
+  const same = trays.filter(({ container }) => container === tray.container);
+  return (
+    <details data-part="move">
+      <summary>Move it to another place</summary>
+      <div className={s.field}>
+        <label>
+          tray{' '}
+          <select name="to-tray" value={to} onChange={(event) => setTo(event.target.value)}>
+            {same.map(({ id }) => (
+              <option key={id}>{id}</option>
+            ))}
+          </select>
+        </label>
+        <label>
+          row <input name="to-row" inputMode="numeric" size={3} value={row} onChange={(event) => setRow(event.target.value)} />
+        </label>
+        <button
+          type="button"
+          data-action="move"
+          onClick={() => speak(move({ tray: tray.id, row: run.row, to, to_row: Math.max(1, Number(row) || 1) }))}
+        >
+          Move
+        </button>
+      </div>
+      {!tray.by_tens && (
+        <div className={s.field}>
+          <label>
+            In this tray{' '}
+            <input
+              name="columns"
+              inputMode="numeric"
+              size={3}
+              value={columns}
+              onChange={(event) => setColumns(event.target.value)}
+            />{' '}
+            cells stand in a row
+          </label>
+          <button
+            type="button"
+            data-action="columns"
+            onClick={() => speak(lay({ do: 'columns', tray: tray.id, columns: Number(columns) || 1 }, 'sites in a row'))}
+          >
+            So it is
+          </button>
+        </div>
+      )}
+      {why !== null && <p role="alert">{why}</p>}
+    </details>
+  );
+}

@@ -1,0 +1,144 @@
+import { clsx } from 'clsx';
+import type { LogEntry, RowFacts, RowPicture, Season, TrayPicture } from '../../api/types';
+import { varietyOf } from '../../season/site';
+import { shortDay } from '../../words/dates';
+import { cellsOf, waitingFor, type Cell } from './useTrays';
+import s from './trays.module.css';
+
+interface Props {
+  season: Season;
+  tray: TrayPicture;
+  facts: Record<string, RowFacts>;
+  entries: LogEntry[];
+  /** First row of what is chosen in it. */
+  chosen: number | null;
+  choose: (row: number) => void;
+  dragged: { tray: string; row: number } | null;
+  drag: (what: { tray: string; row: number } | null) => void;
+  drop: (row: number) => void;
+}
+
+/** A tray from above, its notch at the top left: rows across, names beside their rows. */
+export function Tray({ season, tray, facts, entries, chosen, choose, dragged, drag, drop }: Props) {
+  const us = season.units === 'us';
+  const rows: ({ run: RowPicture } | { free: number; row: number } | { label: true })[] = [];
+  let at = 1;
+  if (tray.label_row) {
+    rows.push({ label: true });
+    at = 2;
+  }
+  for (const run of tray.runs) {
+    if (run.row > at) rows.push({ free: run.row - at, row: at });
+    rows.push({ run });
+    at = run.row + run.rows;
+  }
+  if (at <= tray.rows) rows.push({ free: tray.rows - at + 1, row: at });
+  const allow = (event: React.DragEvent) => dragged !== null && event.preventDefault();
+  const warmth = [tray.mat ? 'on the mat' : '', tray.light ? 'under the lamp' : ''].filter(Boolean).join(', ');
+  return (
+    <section className={s.tray} aria-label={`Tray ${tray.id}`} data-tray={tray.id}>
+      <h3>
+        {tray.by_tens ? `Tray ${tray.id}, by tens` : `Tray ${tray.id}, ${tray.sites} cells`}
+        {warmth !== '' && <small>, {warmth}</small>}
+      </h3>
+      <ol style={{ ['--columns' as string]: tray.columns }}>
+        {rows.map((row) => {
+          if ('label' in row)
+            return (
+              <li key="label" className={s.labelRow}>
+                <span className={s.cells}>labels</span>
+              </li>
+            );
+          if ('free' in row)
+            return (
+              <li key={`free-${row.row}`} className={s.free} data-free={row.row} onDragOver={allow} onDrop={() => drop(row.row)}>
+                <span className={s.cells} aria-hidden="true">
+                  {Array.from(
+                    { length: Math.min(row.free * tray.columns, Math.max(0, tray.sites - (row.row - 1) * tray.columns)) },
+                    (_, n) => (
+                      <i key={n} />
+                    ),
+                  )}
+                </span>
+                <span className="quiet">free: next time</span>
+              </li>
+            );
+          const { run } = row;
+          const name = varietyOf(season, run.crop);
+          return (
+            <li
+              key={`${run.crop}-${run.row}`}
+              className={clsx(s.run, chosen === run.row && s.chosen)}
+              data-row={run.row}
+              draggable
+              onDragStart={() => drag({ tray: tray.id, row: run.row })}
+              onDragEnd={() => drag(null)}
+              onDragOver={allow}
+              onDrop={() => drop(run.row)}
+            >
+              <button type="button" onClick={() => choose(run.row)} aria-current={chosen === run.row || undefined}>
+                <Cells run={run} known={knownOf(run, tray, facts, entries)} />
+                <span>
+                  <b>{name}</b>
+                  <small>
+                    <span className="mono">{run.code}</span>: {said(run, tray, facts, entries, us)}
+                    {run.continued ? '; goes on in another' : ''}
+                  </small>
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
+
+/** What is counted of a row: in its tray, or of the crop where it stands in one tray only. */
+function knownOf(run: RowPicture, tray: TrayPicture, facts: Record<string, RowFacts>, entries: LogEntry[]) {
+  const whole = run.continued ? undefined : facts[run.crop];
+  const counted = waitingFor(entries, run.crop, tray.id)
+    .filter(({ kind }) => kind === 'up')
+    .at(-1)?.count;
+  return {
+    up: counted ?? run.up ?? whole?.up ?? null,
+    alive: counted ?? (run.stage === 0 && run.alive !== null ? run.alive : (whole?.alive ?? null)),
+  };
+}
+
+function said(run: RowPicture, tray: TrayPicture, facts: Record<string, RowFacts>, entries: LogEntry[], us: boolean): string {
+  const { up, alive } = knownOf(run, tray, facts, entries);
+  if (!run.filled) return `${run.sites}, ${shortDay(run.from, us)}`;
+  if (run.stage > 0) return alive === null ? `${run.sites}` : `${Math.min(alive, run.sites)} of ${run.sites} there`;
+  if (up === null) return `${run.sites} sown`;
+  return `${up} of ${run.sites} up${alive !== null && alive < up ? `, ${alive} there` : ''}`;
+}
+
+function Cells({ run, known }: { run: RowPicture; known: { up: number | null; alive: number | null } }) {
+  return (
+    <span className={s.cells} aria-hidden="true">
+      {cellsOf(run, known.up, known.alive).map((cell, n) => (
+        <i key={n} className={s[cell]}>
+          <Mark cell={cell} />
+        </i>
+      ))}
+    </span>
+  );
+}
+
+function Mark({ cell }: { cell: Cell }) {
+  if (cell === 'seed')
+    return (
+      <svg viewBox="0 0 20 20">
+        <circle cx="7" cy="10" r="2" />
+        <circle cx="13" cy="10" r="2" />
+      </svg>
+    );
+  if (cell === 'plant')
+    return (
+      <svg viewBox="0 0 20 20">
+        <path d="M10 16V10M10 10C5 10 4 7 4 5c4 0 6 2 6 5M10 11c5 0 6-3 6-5-4 0-6 2-6 5" />
+      </svg>
+    );
+  return null;
+}

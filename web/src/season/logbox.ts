@@ -1,0 +1,183 @@
+import { onlineManager, type QueryClient } from '@tanstack/react-query';
+import { clear, createStore, delMany, entries, set } from 'idb-keyval';
+import { answered, client, words, worthRetrying } from '../api/client';
+import type { components } from '../api/schema.generated';
+import type { LogEntry } from '../api/types';
+
+/**
+ * What is written down on this device waits here until the server has it: kept in IndexedDB, sent in order, each once. The server
+ * knows an entry again by its id, so that an answer lost on the way doubles nothing.
+ */
+const AT_ONCE = 50;
+const AGAIN_MS = 3000;
+const LOCK = 'jolly-penny-log';
+
+type NewPhoto = components['schemas']['NewPhoto'];
+
+export interface Waiting {
+  /** The order in which it was written. */
+  n: number;
+  season: number;
+  entry?: LogEntry;
+  photo?: NewPhoto & { id: string };
+  /** Why the server did not take it; it is kept until somebody has seen that. */
+  why?: string;
+}
+
+const store = createStore('jolly-penny-log', 'waiting');
+const channel = 'BroadcastChannel' in window ? new BroadcastChannel(LOCK) : null;
+const listeners = new Set<() => void>();
+
+let waiting: Waiting[] = [];
+let last = 0;
+let sending = false;
+let timer: number | undefined;
+let queries: QueryClient | null = null;
+
+const show = (next: Waiting[]): void => {
+  waiting = next;
+  listeners.forEach((listener) => listener());
+};
+
+/** What this device keeps, other windows' entries too; what could not be stored stays in memory. */
+async function reload(): Promise<void> {
+  const stored = await entries<number, Waiting>(store).catch(() => null);
+  if (stored === null) return;
+  const byN = new Map(waiting.map((one) => [one.n, one]));
+  for (const [, one] of stored) byN.set(one.n, one);
+  show([...byN.values()].sort((a, b) => a.n - b.n));
+}
+
+/** Later than any before it, so that entries of one moment keep their order. */
+function next(): number {
+  last = Math.max(last + 1, Date.now() * 100);
+  return last;
+}
+
+async function put(items: Waiting[]): Promise<void> {
+  show([...waiting, ...items]);
+  await Promise.all(items.map((one) => set(one.n, one, store))).catch(() => undefined);
+  channel?.postMessage('written');
+  void send();
+}
+
+async function drop(items: Waiting[]): Promise<void> {
+  const gone = new Set(items.map(({ n }) => n));
+  await delMany([...gone], store).catch(() => undefined);
+  show(waiting.filter(({ n }) => !gone.has(n)));
+  channel?.postMessage('sent');
+}
+
+/** The first that can go, with those after it that go along. */
+function batch(): Waiting[] {
+  const open = waiting.filter(({ why }) => why === undefined);
+  const first = open[0];
+  if (first === undefined || first.photo) return open.slice(0, 1);
+  const other = open.findIndex((one) => one.season !== first.season || one.photo !== undefined);
+  return open.slice(0, Math.min(AT_ONCE, other < 0 ? open.length : other));
+}
+
+/** Sends one batch; what is refused is kept with the reason. */
+async function sendOne(items: Waiting[]): Promise<void> {
+  const season = items[0]?.season ?? 0;
+  const photo = items[0]?.photo;
+  const refused = new Map<string, string>();
+  try {
+    if (photo) {
+      const { id, ...body } = photo;
+      await answered(client.PUT('/api/seasons/{season}/photos/{token}', { params: { path: { season, token: id } }, body }));
+    } else {
+      const body = { entries: items.flatMap(({ entry }) => (entry ? [entry] : [])) };
+      const { refused: some } = await answered(client.POST('/api/seasons/{season}/log', { params: { path: { season } }, body }));
+      some.forEach(({ id, why }) => refused.set(id, why));
+    }
+  } catch (error) {
+    if (worthRetrying(error)) throw error;
+    items.forEach(({ entry, photo: picture }) => refused.set(entry?.id ?? picture?.id ?? '', words(error)));
+  }
+  const idOf = (one: Waiting) => one.entry?.id ?? one.photo?.id ?? '';
+  const bad = items.flatMap((one) => {
+    const why = refused.get(idOf(one));
+    return why === undefined ? [] : [{ ...one, why }];
+  });
+  await Promise.all(bad.map((one) => set(one.n, one, store))).catch(() => undefined);
+  const badN = new Map(bad.map((one) => [one.n, one]));
+  show(waiting.map((one) => badN.get(one.n) ?? one));
+  const good = items.filter((one) => !badN.has(one.n));
+  await delMany(
+    good.map(({ n }) => n),
+    store,
+  ).catch(() => undefined);
+  // Shown as written until the answer shows it too.
+  if (batch().every((one) => items.includes(one))) await tell(season);
+  await drop(good);
+}
+
+const tell = (season: number): Promise<unknown> =>
+  Promise.all(
+    ['today', 'trays', 'log'].map((kind) => queries?.invalidateQueries({ queryKey: [kind, season] }).catch(() => undefined)),
+  );
+
+/** Sends what waits, in order, from one window only. */
+async function send(): Promise<void> {
+  if (sending || !onlineManager.isOnline()) return;
+  sending = true;
+  const work = async () => {
+    await reload();
+    for (let items = batch(); items.length > 0; items = batch()) await sendOne(items);
+  };
+  try {
+    if ('locks' in navigator) await navigator.locks.request(LOCK, work);
+    else await work();
+  } catch {
+    // Nobody is there: the same again later.
+    window.clearTimeout(timer);
+    timer = window.setTimeout(() => void send(), AGAIN_MS);
+  } finally {
+    sending = false;
+  }
+  if (batch().length > 0 && timer === undefined) timer = window.setTimeout(() => void send(), AGAIN_MS);
+  else if (batch().length === 0) timer = undefined;
+}
+
+const newId = (): string =>
+  Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('');
+
+export const logbox = {
+  get: (): Waiting[] => waiting,
+  subscribe: (listener: () => void): (() => void) => {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+  },
+  /** Writes entries down, in the order given. */
+  write: (season: number, facts: Omit<LogEntry, 'id' | 'at'>[]): Promise<void> =>
+    put(
+      facts.map((fact) => {
+        const n = next();
+        const at = new Date(Math.floor(n / 100)).toISOString().replace(/(\.\d{3})Z$/, `$1${String(n % 100).padStart(2, '0')}Z`);
+        return { n, season, entry: { ...fact, id: newId(), at } };
+      }),
+    ),
+  photograph: (season: number, photo: NewPhoto): Promise<void> => put([{ n: next(), season, photo: { ...photo, id: newId() } }]),
+  /** It was seen that it was refused. */
+  dismiss: (items: Waiting[]): Promise<void> => drop(items),
+  forget: (): Promise<void> => {
+    show([]);
+    return clear(store).catch(() => undefined);
+  },
+};
+
+/** Sends what an earlier page left behind, now and whenever the connection is back. */
+export function keepLog(client: QueryClient): void {
+  queries = client;
+  void reload().then(send);
+  onlineManager.subscribe(() => void send());
+  document.addEventListener('visibilitychange', () => void send());
+  channel?.addEventListener('message', ({ data }) => {
+    if (data === 'written') void reload().then(send);
+    else
+      void entries<number, Waiting>(store)
+        .then((stored) => show(stored.map(([, one]) => one).sort((a, b) => a.n - b.n)))
+        .catch(() => undefined);
+  });
+}

@@ -1,0 +1,52 @@
+import type { ReactNode } from 'react';
+import { useSyncExternalStore } from 'react';
+import { ConflictDialog } from '../season/ConflictDialog';
+import { logbox } from '../season/logbox';
+import { refusals } from '../season/refusals';
+import { useSnapshot } from '../season/SeasonContext';
+import { useLog } from '../season/useLog';
+import { plural } from '../words/sowing';
+import { Deleted } from './Deleted';
+import s from './shell.module.css';
+
+/** A screen of the work itself: no till, but what is kept on the device, and what the server did not take. */
+export function DoingPage({ season, children }: { season: number; children: ReactNode }) {
+  const { status, waiting: changes } = useSnapshot();
+  const { waiting, refused } = useLog(season);
+  const told = useSyncExternalStore(refusals.subscribe, refusals.get);
+  if (status === 'deleted') return <Deleted />;
+  const kept = waiting.length + changes;
+  const says = status === 'away' ? `no signal${kept > 0 ? ` · ${kept} kept` : ''}` : kept > 0 ? `sending ${kept}…` : '';
+  return (
+    <main className="work" id="work">
+      <p className={s.signal} role="status" data-part="signal">
+        {says}
+      </p>
+      {told !== null && (
+        <p className="trouble" role="alert">
+          ▲ {told.label}: {told.why}{' '}
+          <button type="button" className="plain" onClick={refusals.dismiss}>
+            I see
+          </button>
+        </p>
+      )}
+      {refused.length > 0 && (
+        <div className="trouble" role="alert" data-part="refused">
+          ▲ {refused.length} {plural(refused.length, 'entry', 'entries')} could not be kept by the server:
+          <ul>
+            {refused.map(({ n, entry, why }) => (
+              <li key={n}>
+                {entry ? `${entry.on}, ${entry.kind}` : 'a picture'}: {why}
+              </li>
+            ))}
+          </ul>
+          <button type="button" className="plain" onClick={() => void logbox.dismiss(refused)}>
+            I have seen it
+          </button>
+        </div>
+      )}
+      {children}
+      <ConflictDialog />
+    </main>
+  );
+}

@@ -1,0 +1,60 @@
+import type { LogEntry } from '../api/types';
+import { plural } from './sowing';
+
+/** What a plant is lost of, as people say it. */
+export const CAUSES: readonly (readonly [NonNullable<LogEntry['cause']>, string])[] = [
+  ['damping_off', 'damping off'],
+  ['dried_out', 'dried out'],
+  ['leggy', 'leggy and fell over'],
+  ['scorched', 'scorched'],
+  ['frozen', 'frozen'],
+  ['gnats', 'gnats'],
+  ['eaten', 'eaten'],
+  ['forgotten', 'forgotten'],
+  ['root_bound', 'root-bound'],
+  ['mixed_up', 'spilled, mixed up, label lost'],
+  ['animals', 'animals or children'],
+  ['not_up', 'did not come up'],
+  ['other', 'something else'],
+];
+
+const WORDS: Record<LogEntry['kind'], string> = {
+  sown: 'sown',
+  up: 'up',
+  thinned: 'left after thinning',
+  pricked_out: 'pricked out',
+  potted_on: 'potted on',
+  hardened: 'hardening off',
+  planted: 'planted out',
+  given: 'given away',
+  sold: 'sold',
+  composted: 'composted',
+  lost: 'lost',
+  done: 'done',
+  put_off: 'put off',
+  reading: 'reading',
+  note: 'note',
+  undo: 'taken back',
+};
+
+export const kindWords = (kind: LogEntry['kind']): string => WORDS[kind];
+
+const UNITS: Record<string, string> = { air_c: '°C in the air', soil_c: '°C in the soil' };
+
+/** "11 up", "2 lost: gnats", "1.6 L", "to 24 April". */
+export function entryWords(entry: Partial<LogEntry> & { kind: LogEntry['kind'] }): string {
+  const cause = CAUSES.find(([key]) => key === entry.cause)?.[1];
+  const amount = entry.amount == null ? '' : `${entry.amount} ${UNITS[entry.unit ?? ''] ?? entry.unit ?? ''}`.trim();
+  const counted =
+    entry.count == null
+      ? WORDS[entry.kind]
+      : `${entry.count}${entry.kind === 'sown' ? ` ${plural(entry.count, 'site')}` : ''} ${WORDS[entry.kind]}`;
+  return [
+    entry.kind === 'reading' && amount !== '' ? amount : entry.kind === 'note' ? '' : counted + (cause ? `: ${cause}` : ''),
+    entry.kind !== 'reading' ? amount : '',
+    entry.kind === 'put_off' && entry.until ? `to ${entry.until}` : '',
+    entry.note ?? '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
