@@ -33,7 +33,7 @@ final class LogRow extends Model
 
         return array_map(fn (\stdClass $row): LogEntry => new LogEntry(
             $row->token, Day::parse($row->day), $row->at, LogKind::from($row->kind), $row->crop, $row->tray, $row->first_row, $row->row_count,
-            $row->count, $row->seeds, $row->amount, $row->unit, LossCause::tryFrom((string) $row->cause), $row->job,
+            $row->count, $row->seeds, $row->amount === null ? null : (float) $row->amount, $row->unit, LossCause::tryFrom((string) $row->cause), $row->job,
             $row->until_day === null ? null : Day::parse($row->until_day), $row->corrects, $row->note,
         ), $rows);
     }

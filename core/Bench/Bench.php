@@ -12,6 +12,7 @@ use JollyPenny\Core\Energy\DailyTariff;
 use JollyPenny\Core\Energy\PhotonFlux;
 use JollyPenny\Core\Energy\PlaceEnergy;
 use JollyPenny\Core\Energy\PlaceLoad;
+use JollyPenny\Core\Log\LogBook;
 use JollyPenny\Core\Pictures\BenchDays;
 use JollyPenny\Core\Season\Appliance;
 use JollyPenny\Core\Season\ClockTime;
@@ -19,6 +20,8 @@ use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\Light;
 use JollyPenny\Core\Season\Mat;
 use JollyPenny\Core\Season\Place;
+use JollyPenny\Core\Trays\TrayPicture;
+use JollyPenny\Core\Trays\Trays;
 
 /** All places of a set-up with what stands on them, what lights and warms it, the bill by month, and a day's tariff. */
 final readonly class Bench
@@ -37,34 +40,50 @@ final readonly class Bench
     {
     }
 
-    public static function of(SetupBooks $books): self
+    /** @param  LogBook  $log  what was really sown stands in that number, and where */
+    public static function of(SetupBooks $books, LogBook $log = new LogBook([])): self
     {
         $tariff = new DailyTariff($books->season()->electricity);
         $days = array_column(BenchDays::of($books), null, 'id');
         $places = [];
+        $trays = (new Trays($books, $log))->pictures();
         foreach ($books->season()->places as $place) {
             [$lights, $mats, $appliances] = [self::at($place, $books, 'lights'), self::at($place, $books, 'mats'), self::at($place, $books, 'appliances')];
             $energy = $books->energy->places[$place->id] ?? null;
             $things = $energy === null ? [] : self::things($energy, $books, $tariff, $lights, $mats, $appliances);
             $watts = array_sum(array_map(fn (Light|Mat|Appliance $thing): float => $thing->watts, [...$lights, ...$mats, ...$appliances]));
-            $places[] = new BenchPlace($place->id, $days[$place->id] ?? null, self::stands($place, $books), $things,
+            $places[] = new BenchPlace($place->id, $days[$place->id] ?? null, self::stands($place, $books, $trays), $things,
                 CircuitLoad::of($watts, $place->outlet), (new SoilWishes($books, $lights, $mats))->at($place->id));
         }
 
         return new self($places, self::bill($books), self::halfHours($tariff));
     }
 
-    /** @return list<Stand> */
-    private static function stands(Place $place, SetupBooks $books): array
+    /**
+     * @param  list<TrayPicture>  $trays
+     * @return list<Stand>
+     */
+    private static function stands(Place $place, SetupBooks $books, array $trays): array
     {
+        $rows = [];
+        foreach ($trays as $tray) {
+            foreach ($tray->runs as $run) {
+                $rows["{$run->crop} {$run->stage}"][] = $run;
+            }
+        }
         $stands = [];
         foreach ($books->plans as $plan) {
-            foreach ($plan->stages as $stage) {
-                if ($stage->place->id === $place->id && $stage->days() > 0) {
-                    $stands[] = new Stand($plan->crop->id, $stage->stage->name, Day::ofNumber($stage->start)->format(),
-                        Day::ofNumber($stage->end)->format(), $stage->flats, $stage->stage->light, $stage->stage->mat,
-                        $stage->container?->id, $stage->sites);
+            $filled = 0;
+            foreach ($plan->stages as $i => $stage) {
+                $filled = $stage->fills() ? $i : $filled;
+                if ($stage->place->id !== $place->id || $stage->days() <= 0) {
+                    continue;
                 }
+                $here = $rows["{$plan->crop->id} {$filled}"] ?? [];
+                $sites = $here === [] ? $stage->sites : array_sum(array_column($here, 'sites'));
+                $stands[] = new Stand($plan->crop->id, $stage->stage->name, Day::ofNumber($stage->start)->format(),
+                    Day::ofNumber($stage->end)->format(), $stage->sites === 0 ? 0.0 : $stage->flats * $sites / $stage->sites, $stage->stage->light,
+                    $stage->stage->mat, $stage->container?->id, $sites, $here === [] ? null : implode(', ', array_column($here, 'code')));
             }
         }
 

@@ -12,7 +12,9 @@ final readonly class Stand
      * @param  string  $to  day after the last
      * @param  bool  $light  wants a lamp
      * @param  bool  $mat  wants warmth
+     * @param  int  $sites  as they were really filled, where that is written down
      * @param  ?string  $container  id
+     * @param  ?string  $codes  rows of trays: C1–2
      */
     public function __construct(
         public string $crop,
@@ -24,6 +26,7 @@ final readonly class Stand
         public bool $mat,
         public ?string $container,
         public int $sites,
+        public ?string $codes,
     ) {
     }
 }

@@ -257,7 +257,10 @@ final readonly class Jobs
             return $job->with(date: $entry->until->format(), until: Day::parse($job->until)->plus($late)->format());
         }
 
-        return $job->with(done_on: $entry->on->format(), entry: $entry->id, counted: $entry->count);
+        // What is sown in several trays is one job.
+        $counted = $job->kind === TaskKind::Sow ? $this->facts[$job->crop ?? '']->sites : $entry->count;
+
+        return $job->with(done_on: $entry->on->format(), entry: $entry->id, counted: $counted);
     }
 
     /** An entry that was made elsewhere, of the same thing. */

@@ -17,9 +17,10 @@ final readonly class RowPicture
      * @param  bool  $filled  written down as sown or moved
      * @param  bool  $continued  goes on in another tray, or began in one
      * @param  ?int  $up  counted in this tray; null where it was not
-     * @param  ?int  $alive  now
+     * @param  ?int  $plants  that stand here now: counted in this tray, or its part of what was counted of the crop; null before a count
      * @param  float  $expected  of so many sites up, by the plan
      * @param  bool  $own_seed  costs nothing, so one's own
+     * @param  bool  $left  nothing of it stands here any more: moved on, planted out, given away or lost
      */
     public function __construct(
         public string $crop,
@@ -34,9 +35,10 @@ final readonly class RowPicture
         public bool $filled,
         public bool $continued,
         public ?int $up,
-        public ?int $alive,
+        public ?int $plants,
         public float $expected,
         public bool $own_seed,
+        public bool $left,
     ) {
     }
 }

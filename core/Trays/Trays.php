@@ -8,6 +8,7 @@ use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Log\RowFacts;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\LogEntry;
 use JollyPenny\Core\Season\LogKind;
@@ -201,13 +202,15 @@ final class Trays
         foreach ($placed as ['run' => $run, 'row' => $row, 'rows' => $rows, 'sites' => $sites, 'filled' => $filled]) {
             $plan = $run->plan;
             $facts = $this->log->crop($plan->crop->id, [$tray->id]);
+            $left = $this->hasLeft($run);
             $last = $row + $rows - 1;
             $runs[] = new RowPicture(
                 $plan->crop->id, $run->index, $tray->id.$row.($last > $row ? "–{$last}" : ''), $row, $rows, $sites,
                 $run->index === 0 ? $plan->method->seedsPerSite : $run->stage->stage->plantsPerSite,
                 Day::ofNumber($run->stage->start)->format(), Day::ofNumber($run->end)->format(), $filled,
-                $places["{$plan->crop->id}|{$run->index}"] > 1, $facts->up, $facts->alive,
+                $places["{$plan->crop->id}|{$run->index}"] > 1, $facts->up, $left ? 0 : $this->plants($run, $facts, $sites),
                 $sites * ($run->index === 0 ? $plan->sowing->q : 1.0), $plan->lot->packetPrice <= 0.0,
+                $left,
             );
         }
         if ($runs === []) {
@@ -221,6 +224,29 @@ final class Trays
             $tray->hasLabelRow(), $first->stage->place->id, $first->stage->stage->mat, $first->stage->stage->light,
             min(array_map(fn (RowPicture $run): string => $run->from, $runs)), max(array_map(fn (RowPicture $run): string => $run->to, $runs)), $tray->byHand, $runs, $tray->freeAtEnd(),
         );
+    }
+
+    private function plants(Run $run, RowFacts $here, int $sites): ?int
+    {
+        if ($run->index === 0 && $here->alive !== null) {
+            return min($sites, $here->alive);
+        }
+        $alive = $this->log->crop($run->plan->crop->id)->alive;
+
+        return $alive === null ? null : min($sites, (int) round($sites * $alive / max(1, $this->sites($run))));
+    }
+
+    /** Its plants were moved into the next container, or none is left. */
+    private function hasLeft(Run $run): bool
+    {
+        foreach ($this->runs as $other) {
+            if ($other->plan === $run->plan && $other->index > $run->index && $this->filledBy($other) !== []) {
+                return true;
+            }
+        }
+        $facts = $this->log->crop($run->plan->crop->id);
+
+        return $facts->alive === 0 && $facts->finished + $facts->lost > 0;
     }
 
     private function depth(string $species): float

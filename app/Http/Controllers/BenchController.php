@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Gardener;
 use App\Http\Json;
+use App\Models\LogRow;
 use App\Seasons\KeptSeason;
 use Illuminate\Http\JsonResponse;
 use JollyPenny\Core\Bench\Bench;
@@ -34,7 +35,7 @@ final class BenchController
     {
         [$kept, $row] = $this->find($season, $setup);
 
-        return Json::of(Bench::of($kept->costing->books($row)));
+        return Json::of(Bench::of($kept->costing->books($row), LogRow::book($season)));
     }
 
     #[OA\Get(

@@ -2815,7 +2815,10 @@ export interface components {
             mat: boolean;
             /** @description id */
             container: string | null;
+            /** @description as they were really filled, where that is written down */
             sites: number;
+            /** @description rows of trays: C1–2 */
+            codes: string | null;
         };
         /** @description A lamp, mat or appliance over the season. *\/ */
         ThingUse: {
@@ -3305,12 +3308,14 @@ export interface components {
             continued: boolean;
             /** @description counted in this tray; null where it was not */
             up: number | null;
-            /** @description now */
-            alive: number | null;
+            /** @description that stand here now: counted in this tray, or its part of what was counted of the crop; null before a count */
+            plants: number | null;
             /** @description of so many sites up, by the plan */
             expected: number;
             /** @description costs nothing, so one's own */
             own_seed: boolean;
+            /** @description nothing of it stands here any more: moved on, planted out, given away or lost */
+            left: boolean;
         };
         /** @description What stands on the label of a row: variety, species, day sown, tray and rows, bought or own seed, day it goes out. *\/ */
         Label: {

@@ -55,14 +55,14 @@ function Steps({ season }: { season: number }) {
   useEffect(() => {
     document.title = [here?.name, name, 'Jolly Penny'].filter(Boolean).join(' · ');
   }, [here, name]);
-  const links = STEPS.map(({ path, name, begins }, index) => (
+  const links = STEPS.map(({ path, name, begins }) => (
     <li key={path} data-begins={begins}>
       <NavLink
         to={`/seasons/${season}/${path}`}
         className={path === here?.path ? 'here' : undefined}
         aria-current={path === here?.path ? 'step' : undefined}
       >
-        <small>{index + 1}</small> {name}
+        {name}
       </NavLink>
     </li>
   ));

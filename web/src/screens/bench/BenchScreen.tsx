@@ -2,6 +2,7 @@ import { Select } from 'antd';
 import { useCallback, useState } from 'react';
 import { words } from '../../api/client';
 import { AddThing } from '../../edit/AddThing';
+import { DevicesPart } from './DevicesPart';
 import { GearPart } from './GearPart';
 import { FieldsOf } from '../../edit/typed';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
@@ -84,6 +85,7 @@ function Places({ shown }: { shown: OnScreen }) {
           </FieldsOf>
           <SoilPart season={season} place={place} />
           <GearPart season={season} setup={setup} />
+          <DevicesPart season={season} id={id} setup={setup.id} revision={revision} />
         </div>
         <div>
           {!row.outdoors && (

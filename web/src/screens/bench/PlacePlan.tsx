@@ -86,11 +86,16 @@ export function PlacePlan({ season, row, place, date }: Props) {
                     height={HIGH - 8}
                     className={n % 2 ? s.rowTwo : s.rowOne}
                   >
-                    <title>{name}</title>
+                    <title>{part.codes === null ? name : `${name}, ${part.codes}`}</title>
                   </rect>
                   {wide > 34 && (
                     <text x={from + 5} y={y + HIGH / 2 + 5} className={s.rowName}>
                       {name.slice(0, Math.floor(wide / 8))}
+                    </text>
+                  )}
+                  {wide > 34 && part.codes !== null && (
+                    <text x={from + 5} y={y + HIGH / 2 + 22} className={s.rowCode}>
+                      {part.codes.slice(0, Math.floor(wide / 9))}
                     </text>
                   )}
                 </g>

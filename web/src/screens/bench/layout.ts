@@ -5,6 +5,7 @@ type Stand = BenchPlace['stands'][number];
 /** A part of a flat that one crop takes. */
 interface Part {
   crop: string;
+  codes: string | null;
   share: number;
   light: boolean;
   mat: boolean;
@@ -30,7 +31,7 @@ export function flatsOn(place: BenchPlace, date: string, lit: number, warmed: nu
         room = 1;
       }
       const share = Math.min(left, room);
-      flats.at(-1)?.parts.push({ crop: stand.crop, share, light: stand.light, mat: stand.mat });
+      flats.at(-1)?.parts.push({ crop: stand.crop, codes: stand.codes, share, light: stand.light, mat: stand.mat });
       left -= share;
       room -= share;
     }

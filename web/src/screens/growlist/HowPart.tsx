@@ -7,6 +7,7 @@ import { useStore } from '../../season/SeasonContext';
 import { money } from '../../words/money';
 import { belowWords, certainty, sowingSentence, warningWords } from '../../words/sowing';
 import type { PanelProps } from './CropPanel';
+import { TwoStepPart } from './TwoStepPart';
 import s from './growlist.module.css';
 
 /** The catalogue's method that a season's method was made from. */
@@ -15,13 +16,14 @@ const schoolOf = (meta: unknown): string =>
 
 /** How it is raised: every method with what it would cost for this crop; and how much is sown, by rule or as you say. */
 export function HowPart({
-  shown: { season, setup },
+  shown,
   crop,
   facts: { lot, method, site, raised },
   result,
   picture,
   methods,
 }: PanelProps & { methods: Choice[] | null }) {
+  const { season, setup } = shown;
   const store = useStore();
   const { data: catalogue } = useCatalogue();
   const us = season.units === 'us';
@@ -47,6 +49,9 @@ export function HowPart({
             </p>
           )}
           <SayHowMuch crop={crop.id} setup={setup.id} said={crop.sow?.method === method.id} />
+          {method.pattern === 'per_site' && (
+            <TwoStepPart key={crop.id} shown={shown} crop={crop.id} variety={lot.variety} method={method.id} site={site} />
+          )}
           <label className="tick">
             <input
               type="checkbox"

@@ -18,13 +18,13 @@ export function SeasonsScreen() {
   const { data, error } = useSeasons();
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const made = (id: number) => {
+  const made = (id: number, screen = 'list') => {
     void queries.invalidateQueries({ queryKey: ['seasons'] });
-    void navigate(`/seasons/${id}/list`);
+    void navigate(`/seasons/${id}/${screen}`);
   };
   const demo = useMutation({
     mutationFn: (name: string) => answered(client.POST('/api/seasons', { body: { from: 'demo', demo: name } })),
-    onSuccess: ({ id }) => made(id),
+    onSuccess: ({ id }, name) => made(id, name === 'may' ? 'today' : 'list'),
   });
   const [away, kept] = [
     data?.seasons.filter((season) => season.archived) ?? [],
@@ -54,11 +54,11 @@ export function SeasonsScreen() {
       <div className={s.newSeasons}>
         <section aria-labelledby="new-answers">
           <h3 id="new-answers">From three questions</h3>
-          <FromAnswers made={made} />
+          <FromAnswers made={(id) => made(id)} />
         </section>
         <section aria-labelledby="new-file">
           <h3 id="new-file">From a season file</h3>
-          <FromFile made={made} />
+          <FromFile made={(id) => made(id)} />
         </section>
         <section aria-labelledby="new-demo">
           <h3 id="new-demo">From a made-up one</h3>
@@ -69,6 +69,10 @@ export function SeasonsScreen() {
           <p>Gullsend: an allotment by the sea, in pounds and litres; saved pots and winter jugs.</p>
           <Button onClick={() => demo.mutate('gullsend')} loading={demo.isPending}>
             Gullsend
+          </Button>
+          <p>Plot 17 in May: the same in the middle of its season, with what was written down, paid and measured.</p>
+          <Button onClick={() => demo.mutate('may')} loading={demo.isPending}>
+            Plot 17 in May
           </Button>
           {demo.error && <p role="alert">{words(demo.error)}</p>}
         </section>

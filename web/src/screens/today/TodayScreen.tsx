@@ -70,7 +70,10 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
   const minutes = open_.reduce((sum, job) => sum + job.minutes, 0);
   const days = [...new Set(jobs.filter((job) => job.done_on === null || job.done_on === job.date).map((job) => job.date))].sort();
   const [before, after] = [days.filter((one) => one < date).at(-1), days.find((one) => one > date)];
-  const coming = days.filter((one) => one > date).slice(0, AHEAD);
+  const coming = [...new Set(jobs.filter((job) => job.done_on === null && job.date > date).map((job) => job.date))].slice(
+    0,
+    AHEAD,
+  );
   const go = (to: string) => setQuery({ day: to });
   const done = (job: Job, ids: string[]) => {
     open(null);

@@ -25,11 +25,12 @@ export function onDay(jobs: Job[], date: string): { own: Job[]; late: Job[] } {
 const FAR_MS = 40 * 86_400_000;
 const at = (date: string) => new Date(`${date}T00:00:00Z`).getTime();
 
-/** Today; in a season far from today the day of the last entry, or of the first job. */
+/** Today; in a season far from today the first day from the last entry on with something left to do. */
 export function dayToShow(jobs: Job[], lastOn: string | null, now: string): string {
   const dates = jobs.map(({ date }) => date);
   const [first, last] = [dates[0], dates.at(-1)];
   if (first === undefined || last === undefined) return now;
   const near = at(now) > at(first) - FAR_MS && at(now) < at(last) + FAR_MS;
-  return near ? now : (lastOn ?? first);
+  const open = jobs.find(({ date, done_on: done }) => done === null && date >= (lastOn ?? first));
+  return near ? now : (open?.date ?? lastOn ?? first);
 }

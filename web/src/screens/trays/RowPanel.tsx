@@ -4,7 +4,7 @@ import type { LogEntry, RowFacts, RowPicture, SeasonState, TrayPicture, TraysSta
 import { logbox } from '../../season/logbox';
 import type { OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
-import { isDate, today } from '../../words/dates';
+import { day, isDate, today } from '../../words/dates';
 import { CAUSES, kindWords } from '../../words/log';
 import { plural } from '../../words/sowing';
 import { CountBox } from '../today/CountBox';
@@ -40,6 +40,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
   const [note, setNote] = useState('');
   const [said, say] = useState<string | null>(null);
   const name = varietyOf(season, run.crop);
+  const us = season.units === 'us';
   const write = (fact: Partial<LogEntry> & { kind: LogEntry['kind'] }) => {
     if (!isDate(on)) return say('Give a day that exists.');
     void logbox.write(id, [{ on, crop: run.crop, tray: tray.id, note: note.trim(), ...fact }]);
@@ -57,8 +58,8 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
       </h2>
       <p>
         {run.filled
-          ? `${run.sites} ${plural(run.sites, 'site')}${facts?.sown_on ? `, sown ${facts.sown_on}` : ''}`
-          : `${run.sites} ${plural(run.sites, 'site')}, ${seeds} seeds, for ${run.from}`}
+          ? `${run.sites} ${plural(run.sites, 'site')}${facts?.sown_on ? `, sown ${day(facts.sown_on, us)}` : ''}`
+          : `${run.sites} ${plural(run.sites, 'site')}, ${seeds} seeds, for ${day(run.from, us)}`}
         {facts && facts.up !== null && facts.up_of > 0 && (
           <>
             ; {facts.up} of {facts.up_of} came up, {Math.round(run.expected)} of {run.sites} were expected

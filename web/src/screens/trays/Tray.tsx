@@ -38,8 +38,8 @@ export function Tray({ season, tray, facts, entries, chosen, choose, dragged, dr
   return (
     <section className={s.tray} aria-label={`Tray ${tray.id}`} data-tray={tray.id}>
       <h3>
-        {tray.by_tens ? `Tray ${tray.id}, by tens` : `Tray ${tray.id}, ${tray.sites} cells`}
-        {warmth !== '' && <small>, {warmth}</small>}
+        {tray.by_tens ? `${tray.id}, ${tray.name}` : `Tray ${tray.id}, ${tray.sites} cells`}
+        <small>{[tray.by_tens ? ', by tens' : '', warmth === '' ? '' : `, ${warmth}`].join('')}</small>
       </h3>
       <ol style={{ ['--columns' as string]: tray.columns }}>
         {rows.map((row) => {
@@ -77,11 +77,11 @@ export function Tray({ season, tray, facts, entries, chosen, choose, dragged, dr
               onDrop={() => drop(run.row)}
             >
               <button type="button" onClick={() => choose(run.row)} aria-current={chosen === run.row || undefined}>
-                <Cells run={run} known={knownOf(run, tray, facts, entries)} />
+                <Cells run={run} plants={countedNow(run, tray, entries) ?? run.plants} />
                 <span>
                   <b>{name}</b>
                   <small>
-                    <span className="mono">{run.code}</span>: {said(run, tray, facts, entries, us)}
+                    <span className="mono">{run.code}</span>: {said(run, tray, facts[run.crop], entries, us)}
                     {run.continued ? '; goes on in another' : ''}
                   </small>
                 </span>
@@ -94,30 +94,27 @@ export function Tray({ season, tray, facts, entries, chosen, choose, dragged, dr
   );
 }
 
-/** What is counted of a row: in its tray, or of the crop where it stands in one tray only. */
-function knownOf(run: RowPicture, tray: TrayPicture, facts: Record<string, RowFacts>, entries: LogEntry[]) {
-  const whole = run.continued ? undefined : facts[run.crop];
-  const counted = waitingFor(entries, run.crop, tray.id)
+/** What was counted of a row last, with what waits on this device. */
+const countedNow = (run: RowPicture, tray: TrayPicture, entries: LogEntry[]): number | null =>
+  waitingFor(entries, run.crop, tray.id)
     .filter(({ kind }) => kind === 'up')
-    .at(-1)?.count;
-  return {
-    up: counted ?? run.up ?? whole?.up ?? null,
-    alive: counted ?? (run.stage === 0 && run.alive !== null ? run.alive : (whole?.alive ?? null)),
-  };
-}
+    .at(-1)?.count ?? null;
 
-function said(run: RowPicture, tray: TrayPicture, facts: Record<string, RowFacts>, entries: LogEntry[], us: boolean): string {
-  const { up, alive } = knownOf(run, tray, facts, entries);
+function said(run: RowPicture, tray: TrayPicture, whole: RowFacts | undefined, entries: LogEntry[], us: boolean): string {
+  if (run.left) return 'moved on';
   if (!run.filled) return `${run.sites}, ${shortDay(run.from, us)}`;
-  if (run.stage > 0) return alive === null ? `${run.sites}` : `${Math.min(alive, run.sites)} of ${run.sites} there`;
-  if (up === null) return `${run.sites} sown`;
-  return `${up} of ${run.sites} up${alive !== null && alive < up ? `, ${alive} there` : ''}`;
+  const there = run.plants === null ? '' : `${run.plants} of ${run.sites} there`;
+  if (run.stage > 0) return there || String(run.sites);
+  const up = countedNow(run, tray, entries) ?? run.up;
+  if (up !== null) return `${up} of ${run.sites} up${run.plants !== null && run.plants < up ? `, ${run.plants} there` : ''}`;
+  if (whole && whole.up !== null) return `${whole.up} of ${whole.up_of} up${run.continued ? ' in all' : ''}`;
+  return `${run.sites} sown`;
 }
 
-function Cells({ run, known }: { run: RowPicture; known: { up: number | null; alive: number | null } }) {
+function Cells({ run, plants }: { run: RowPicture; plants: number | null }) {
   return (
     <span className={s.cells} aria-hidden="true">
-      {cellsOf(run, known.up, known.alive).map((cell, n) => (
+      {cellsOf(run, plants).map((cell, n) => (
         <i key={n} className={s[cell]}>
           <Mark cell={cell} />
         </i>

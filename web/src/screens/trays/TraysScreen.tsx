@@ -67,11 +67,7 @@ function Trays({ shown }: { shown: OnScreen }) {
   const move = (to: Move) => lay({ do: 'move', ...to }, 'rows of a tray');
   const found = rowOf(data.trays, match?.params.tray, match?.params.row);
   // What is over is folded away: nothing stands there any more.
-  const isOver = (tray: TrayPicture) =>
-    tray.runs.every(({ crop }) => {
-      const facts = data.facts[crop];
-      return facts !== undefined && facts.finished > 0 && facts.alive === 0;
-    });
+  const isOver = (tray: TrayPicture) => tray.runs.every(({ left }) => left);
   const now = data.trays.filter((tray) => !isOver(tray));
   const over = data.trays.filter(isOver);
   const draw = (tray: TrayPicture) => (
@@ -137,20 +133,20 @@ function Trays({ shown }: { shown: OnScreen }) {
         </p>
       )}
       <div className={s.columns}>
-        <div>
+        <div className={s.all}>
           <div className={s.trays} data-part="trays">
             {now.map(draw)}
           </div>
           {over.length > 0 && (
             <details open={old} onToggle={(event) => showOld(event.currentTarget.open)} data-part="over">
               <summary>
-                {over.length} planted out: {over.map((tray) => tray.id).join(', ')}
+                {over.length} moved on or planted out: {over.map((tray) => tray.id).join(', ')}
               </summary>
               {old && <div className={s.trays}>{over.map(draw)}</div>}
             </details>
           )}
         </div>
-        <aside className={s.side}>
+        <div className={s.row}>
           {match !== null && found === null && (
             <p role="alert" className="trouble">
               ▲ Nothing stands in row {match.params.row} of tray {match.params.tray} in this set-up. Choose the set-up by which it
@@ -171,6 +167,8 @@ function Trays({ shown }: { shown: OnScreen }) {
               close={() => void navigate(`/seasons/${id}/trays`)}
             />
           )}
+        </div>
+        <aside className={s.side}>
           {data.trays.length > 0 && (
             <LabelsPart shown={shown} data={data} keep={(trays) => lay({ do: 'keep', trays }, 'the layout of trays')} />
           )}

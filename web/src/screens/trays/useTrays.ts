@@ -11,11 +11,12 @@ export const useTrays = (season: number, setup: string, revision: number) =>
 export type Cell = 'planned' | 'seed' | 'plant' | 'empty';
 
 /** The sites of a row by what is known: as many plants as are alive, then what did not come, then what waits. */
-export function cellsOf(run: RowPicture, up: number | null, alive: number | null): Cell[] {
+export function cellsOf(run: RowPicture, plants: number | null): Cell[] {
   return Array.from({ length: run.sites }, (_, n) => {
     if (!run.filled) return 'planned';
-    if (up === null && alive === null) return run.stage === 0 ? 'seed' : 'plant';
-    return n < (alive ?? up ?? 0) ? 'plant' : 'empty';
+    if (run.left) return 'empty';
+    if (plants === null) return run.stage === 0 ? 'seed' : 'plant';
+    return n < plants ? 'plant' : 'empty';
   });
 }
 
