@@ -51,7 +51,9 @@ export function TopBar({ scheme, toggle, season }: Props) {
 function Steps({ season }: { season: number }) {
   const { pathname } = useLocation();
   const name = useMaybeSnapshot()?.season?.name;
-  const here = STEPS.find(({ path }) => pathname.startsWith(`/seasons/${season}/${path}`)) ?? STEPS[0];
+  const here =
+    STEPS.find(({ path, also }) => [path, also].some((one) => one && pathname.startsWith(`/seasons/${season}/${one}`))) ??
+    STEPS[0];
   useEffect(() => {
     document.title = [here?.name, name, 'Jolly Penny'].filter(Boolean).join(' · ');
   }, [here, name]);

@@ -1,5 +1,5 @@
 /** The steps of the work that have a screen, in working order; a group of them begins where that is said: planning, doing, looking back. */
-export const STEPS: readonly { path: string; name: string; begins?: boolean }[] = [
+export const STEPS: readonly { path: string; name: string; begins?: boolean; also?: string }[] = [
   { path: 'list', name: 'List' },
   { path: 'raising', name: 'Raising' },
   { path: 'pots', name: 'Pots and mix' },
@@ -7,7 +7,7 @@ export const STEPS: readonly { path: string; name: string; begins?: boolean }[] 
   { path: 'calendar', name: 'Calendar' },
   { path: 'compare', name: 'Compare' },
   { path: 'shopping', name: 'Shopping' },
-  { path: 'today', name: 'Today', begins: true },
+  { path: 'today', name: 'Today', begins: true, also: 'log' },
   { path: 'trays', name: 'Trays' },
   { path: 'ledger', name: 'Ledger', begins: true },
 ];

@@ -41,14 +41,33 @@ export const kindWords = (kind: LogEntry['kind']): string => WORDS[kind];
 
 const UNITS: Record<string, string> = { air_c: '°C in the air', soil_c: '°C in the soil' };
 
+const JOBS: readonly (readonly [string, string])[] = [
+  ['soak', 'mix wetted'],
+  ['fill', 'filled'],
+  ['wash', 'pots washed'],
+  ['drain', 'water poured off'],
+  ['cover_off', 'cover off'],
+  ['mat_off', 'mat off'],
+  ['feed', 'fed'],
+  ['chill', 'put into the cold'],
+  ['stage', 'moved'],
+  ['buy', 'bought'],
+];
+
+/** What was done, by the job it was. */
+const jobWords = (job: string | null | undefined): string =>
+  JOBS.find(([kind]) => new RegExp(`(^|-)${kind}(-|$)`).test(job ?? ''))?.[1] ?? WORDS.done;
+
 /** "11 up", "2 lost: gnats", "1.6 L", "to 24 April". */
 export function entryWords(entry: Partial<LogEntry> & { kind: LogEntry['kind'] }): string {
   const cause = CAUSES.find(([key]) => key === entry.cause)?.[1];
   const amount = entry.amount == null ? '' : `${entry.amount} ${UNITS[entry.unit ?? ''] ?? entry.unit ?? ''}`.trim();
   const counted =
-    entry.count == null
-      ? WORDS[entry.kind]
-      : `${entry.count}${entry.kind === 'sown' ? ` ${plural(entry.count, 'site')}` : ''} ${WORDS[entry.kind]}`;
+    entry.kind === 'done'
+      ? jobWords(entry.job)
+      : entry.count == null
+        ? WORDS[entry.kind]
+        : `${entry.count}${entry.kind === 'sown' ? ` ${plural(entry.count, 'site')}` : ''} ${WORDS[entry.kind]}`;
   return [
     entry.kind === 'reading' && amount !== '' ? amount : entry.kind === 'note' ? '' : counted + (cause ? `: ${cause}` : ''),
     entry.kind !== 'reading' ? amount : '',

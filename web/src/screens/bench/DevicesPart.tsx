@@ -36,7 +36,7 @@ export function DevicesPart({ season, id, setup, revision }: Props) {
     answered(client.GET('/api/seasons/{season}/setups/{setup}/devices', { params: { path: { season: id, setup } } })),
   );
   return (
-    <section aria-labelledby="devices-title" data-part="devices">
+    <section className={s.devices} aria-labelledby="devices-title" data-part="devices">
       <h2 id="devices-title">Meters and thermometers</h2>
       {error && !data && <p role="alert">{words(error)}</p>}
       {data?.devices.length === 0 && (

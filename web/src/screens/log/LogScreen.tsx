@@ -95,12 +95,7 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
           {rows.slice(0, many).map((entry) => (
             <tr key={entry.id} data-entry={entry.id} className={entry.stands ? undefined : s.gone}>
               <td>{shortDay(entry.on, us)}</td>
-              <td>
-                {entryWords(entry)}
-                {entry.job && entry.kind === 'done'
-                  ? ` (${entry.job.replace(/-\d{4}-\d{2}-\d{2}$/, '').replace(/[-_]/g, ' ')})`
-                  : ''}
-              </td>
+              <td>{entryWords(entry)}</td>
               <td>{entry.crop ? varietyOf(season, entry.crop) : ''}</td>
               <td className="mono">{entry.tray ?? ''}</td>
               <td>
