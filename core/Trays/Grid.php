@@ -24,6 +24,9 @@ final readonly class Grid
     /** Longer than this, no two numbers multiply to it well: the last row is short. */
     private const TOO_LONG = 4.0;
 
+    /** Of two as good the squarer. */
+    private const SAME = 1e-9;
+
     private function __construct(public int $columns, public int $rows, public int $sites, public bool $byTens)
     {
     }
@@ -53,7 +56,7 @@ final readonly class Grid
     {
         $best = null;
         for ($columns = 1; $columns * $columns <= $sites; $columns++) {
-            if ($sites % $columns === 0 && ($best === null || self::off($columns, $sites) < self::off($best, $sites))) {
+            if ($sites % $columns === 0 && ($best === null || self::off($columns, $sites) <= self::off($best, $sites) + self::SAME)) {
                 $best = $columns;
             }
         }

@@ -6,6 +6,7 @@ namespace JollyPenny\Core\Trays;
 
 use InvalidArgumentException;
 use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Units\Ceiling;
 
 /** What laying out by hand changes in a season: rows moved, a layout kept as it is, sites in a row counted. */
 final readonly class TrayMoves
@@ -48,7 +49,19 @@ final readonly class TrayMoves
             throw new InvalidArgumentException("Tray {$letters} has {$tray->sites} sites. Give as many as stand in one row.");
         }
 
-        return [$this->edit($tray, [], $columns)];
+        // As they follow each other, in as many rows as they take now; what finds no room any more is laid out by itself.
+        $runs = [];
+        $row = $tray->label_row ? 2 : 1;
+        $rows = Ceiling::of($tray->sites / $columns);
+        foreach ($tray->runs as $run) {
+            $needed = Ceiling::of($run->sites / $columns);
+            if ($row + $needed - 1 <= $rows) {
+                $runs[] = ['crop' => $run->crop, 'row' => $row, 'sites' => $run->sites, 'stage' => $run->stage];
+                $row += $needed;
+            }
+        }
+
+        return [$this->edit($tray, $runs, $columns)];
     }
 
     /**

@@ -6,7 +6,6 @@ use JollyPenny\Core\Choosing\Reliefs;
 use JollyPenny\Core\Pictures\BenchDays;
 use JollyPenny\Core\Results\Crowding;
 use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Tasks\MergedTasks;
 use JollyPenny\Core\Tasks\Tasks;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;
@@ -24,7 +23,7 @@ it('tells the whole work of one crop in its order', function () {
     $tasks = tasks(Seasons::small());
     expect(array_map(fn ($task) => $task->date, $tasks))
         ->toBe([
-            'lantern-soak' => '2027-04-21',
+            'lantern-soak' => '2027-04-22',
             'lantern-sow' => '2027-04-22',
             'lantern-drain' => '2027-04-22',
             'lantern-first_look' => '2027-04-26',
@@ -115,23 +114,4 @@ it('offers only what makes room, with what it costs', function () {
                 ->toBeNear($relief->cost);
         }
     }
-});
-
-it('says once what is done together on a day, with its total', function () {
-    $season = Seasons::read(Seasons::demo());
-    $books = (new SeasonCosting($season))->books($season->setups[0]);
-    $single = (new Tasks($books))->all();
-    $merged = (new MergedTasks($books))->all();
-    $kinds = fn (array $tasks, string $kind): array => array_values(array_filter($tasks, fn ($task) => $task->kind->value === $kind));
-    foreach (['soak', 'wash', 'drain', 'feed'] as $kind) {
-        $days = array_column($kinds($merged, $kind), 'date');
-        expect($days)->toBe(array_values(array_unique(array_column($kinds($single, $kind), 'date'))), $kind);
-    }
-    expect(count($merged))->toBeLessThan(count($single))
-        ->and(array_unique(array_column($merged, 'id')))->toHaveCount(count($merged))
-        ->and(array_column($kinds($merged, 'sow'), 'id'))->toBe(array_column($kinds($single, 'sow'), 'id'));
-    // Three crops in 12 cells each are sown on 9 April: 36 cells of 0.04 L and a tenth, in quarts; half a tray is one to be washed.
-    $soak = array_column($kinds($merged, 'soak'), 'words', 'date')['2027-04-08'];
-    expect($soak)->toContain(number_format(36 * 0.04 * 1.1 / 0.946352946, 1).' qt of Two peat')
-        ->and(array_column($kinds($merged, 'wash'), 'words', 'date')['2027-04-08'])->toContain('1 × 72-cell insert');
 });
