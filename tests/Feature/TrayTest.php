@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Log\SmallPhoto;
+use App\Models\Photo;
+use JollyPenny\Core\Labels\LabelSheet;
+
+/** What a program of Debian's prints. */
+function printed(string $command): string
+{
+    return (string) shell_exec($command.' 2>/dev/null');
+}
+
+/** @return list<int> places of the dark dots in a strip of the first page, one dot wide, at 600 to the inch */
+function darkDots(string $file, int $x, int $y, int $w, int $h): array
+{
+    $pgm = printed("pdftoppm -r 600 -gray -f 1 -l 1 -x {$x} -y {$y} -W {$w} -H {$h} ".escapeshellarg($file));
+    $dots = substr($pgm, -$w * $h);
+
+    return array_values(array_filter(array_keys(str_split($dots)), fn (int $at): bool => ord($dots[$at]) < 220));
+}
+
+function layTrays(object $test, int $season, array $change): Illuminate\Testing\TestResponse
+{
+    return $test->putJson("/api/seasons/{$season}/setups/bench/trays", $change);
+}
+
+it('moves rows, keeps the layout, and takes both back', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $codes = function () use ($season): array {
+        $codes = [];
+        foreach ($this->getJson("/api/seasons/{$season->id}/setups/bench/trays")->assertOk()->json('trays') as $tray) {
+            foreach ($tray['runs'] as $run) {
+                $codes[] = "{$run['crop']} {$run['code']}";
+            }
+        }
+
+        return $codes;
+    };
+    $before = $codes();
+    layTrays($this, $season->id, ['do' => 'move', 'tray' => 'D', 'row' => 9, 'to' => 'E', 'to_row' => 6])->assertOk();
+    expect($codes())->toContain('sunday-sauce E6–8')->not->toContain('sunday-sauce D9–11');
+    $this->postJson("/api/seasons/{$season->id}/undo")->assertOk();
+    expect($codes())->toBe($before);
+    layTrays($this, $season->id, ['do' => 'keep'])->assertOk();
+    // Fewer are wanted, and what was labelled is still found by its label.
+    $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['crops', 'porch-lantern'], 'from' => null, 'to' => null]]]);
+    $this->deleteJson("/api/seasons/{$season->id}/nothing")->assertNotFound();
+    expect($codes())->toContain('copper-kettle D7–8');
+});
+
+it('refuses moves that cannot be, in words', function (array $change, string $says) {
+    [$user, $season] = gardener();
+    $answer = layTrays($this->actingAs($user), $season->id, $change)->assertStatus(422);
+    expect($answer->json('detail'))->toContain($says);
+})->with([
+    [['do' => 'move', 'tray' => 'D', 'row' => 9, 'to' => 'A', 'to_row' => 1], 'no room'],
+    [['do' => 'move', 'tray' => 'Z', 'row' => 9, 'to' => 'A', 'to_row' => 1], 'no tray Z'],
+    [['do' => 'columns', 'tray' => 'D', 'columns' => 100], '72 sites'],
+    [['do' => 'dance'], 'do'],
+    [['do' => 'move', 'tray' => 'D'], 'row'],
+]);
+
+it('draws each label where its sheet has it, to a sixth of a millimetre', function (string $id) {
+    [$user, $season] = gardener();
+    $sheet = array_column(LabelSheet::all(), null, 'id')[$id];
+    $pdf = $this->actingAs($user)->get("/api/seasons/{$season->id}/setups/bench/labels.pdf?sheet={$id}&used=1&code=0")->assertOk()
+        ->assertHeader('Content-Type', 'application/pdf')->getContent();
+    $file = (string) tempnam(sys_get_temp_dir(), 'labels');
+    file_put_contents($file, $pdf);
+    // The first place was said to be gone; the next is the second of the first row.
+    [$left, $top] = $sheet->corner(1);
+    $dots = fn (float $mm): int => (int) round($mm * 600 / 25.4);
+    try {
+        $size = printed('pdfinfo '.escapeshellarg($file));
+        // One row of dots across the label, one column down it, clear of its words; a dot is 0.04 mm.
+        $across = darkDots($file, 0, $dots($top + $sheet->height_mm) - 12, $dots($sheet->paper_width_mm), 1);
+        $down = darkDots($file, $dots(min($left + $sheet->width_mm, $sheet->paper_width_mm)) - 12, 0, 1, $dots($sheet->paper_height_mm));
+    } finally {
+        unlink($file);
+    }
+    preg_match('/Page size:\s+([\d.]+) x ([\d.]+)/', $size, $page);
+    expect((float) $page[1] * 25.4 / 72)->toBeNear($sheet->paper_width_mm, 1e-3)->and((float) $page[2] * 25.4 / 72)->toBeNear($sheet->paper_height_mm, 1e-3);
+    $off = fn (array $all, float $mm): float => min(array_map(fn (int $one): float => abs($one * 25.4 / 600 - $mm), $all));
+    expect($off($across, $left))->toBeLessThan(0.15, 'left')->and($off($across, min($left + $sheet->width_mm, $sheet->paper_width_mm)))->toBeLessThan(0.15, 'right')
+        ->and($off($down, $top))->toBeLessThan(0.15, 'top')->and($off($down, $top + $sheet->height_mm))->toBeLessThan(0.15, 'bottom');
+})->with(array_column(LabelSheet::all(), 'id'));
+
+it('prints a code that opens the row on a phone, read back by a decoder, and our fonts', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $pdf = $this->get("/api/seasons/{$season->id}/setups/bench/labels.pdf?sheet=a4_99x38&trays=D")->assertOk()->getContent();
+    $file = (string) tempnam(sys_get_temp_dir(), 'labels');
+    file_put_contents($file, $pdf);
+    try {
+        printed('pdftoppm -r 150 -png '.escapeshellarg($file).' '.escapeshellarg($file));
+        $read = printed('zbarimg -q --raw '.escapeshellarg("{$file}-1.png"));
+        $words = printed('pdftotext -layout '.escapeshellarg($file).' -');
+        $fonts = printed('pdffonts '.escapeshellarg($file));
+        $images = printed('pdfimages -list '.escapeshellarg($file));
+    } finally {
+        array_map(unlink(...), [$file, ...(glob("{$file}-*.png") ?: [])]);
+    }
+    $base = rtrim((string) config('app.url'), '/')."/seasons/{$season->id}/trays/D/";
+    $found = array_filter(explode("\n", $read));
+    sort($found);
+    expect($found)->toBe(array_map(fn (int $row): string => $base.$row, [1, 12, 3, 5, 7, 9]))
+        ->and($words)->toContain('Copper Kettle')->toContain('D7–8')->toContain('own seed')
+        ->and($fonts)->toContain('AtkinsonHyperlegibleNext')->toContain('SplineSansMono')
+        // Drawn as vectors: there is no picture in it.
+        ->and(count(array_filter(explode("\n", trim($images)))))->toBeLessThanOrEqual(2);
+});
+
+it('refuses sheets that do not exist', function (string $query) {
+    [$user, $season] = gardener();
+    $this->actingAs($user)->getJson("/api/seasons/{$season->id}/setups/bench/labels.pdf?{$query}")->assertStatus(422);
+})->with(['sheet=papyrus', 'sheet=a4_70x36&used=24', 'sheet=a4_70x36&used=-1', '']);
+
+/** A JPEG as a camera writes it: held upright, with the place it was taken at. */
+function cameraJpeg(int $width, int $height): string
+{
+    $image = imagecreatetruecolor($width, $height);
+    imagefilledrectangle($image, 0, 0, intdiv($width, 2), $height, (int) imagecolorallocate($image, 255, 0, 0));
+    ob_start();
+    imagejpeg($image);
+    $jpeg = (string) ob_get_clean();
+    // EXIF: orientation 6 (turned a quarter), and a GPS block with a latitude. Exif 2.32, 4.6.
+    $ifd = fn (array $entries): string => pack('n', count($entries)).implode('', $entries).pack('N', 0);
+    $tiff = "MM\0*".pack('N', 8).$ifd([pack('nnNnn', 0x0112, 3, 1, 6, 0), pack('nnNN', 0x8825, 4, 1, 38)]);
+    $tiff .= $ifd([pack('nnNa4', 0x0001, 2, 2, "N\0\0\0"), pack('nnNN', 0x0002, 5, 3, 68)]).pack('NNNNNN', 52, 1, 31, 1, 7, 1);
+    $exif = "Exif\0\0".$tiff;
+
+    return substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
+}
+
+it('keeps pictures small, upright, and without the place they were taken at', function () {
+    [$user, $season] = gardener();
+    [$other] = gardener();
+    $jpeg = cameraJpeg(2000, 1000);
+    expect(@exif_read_data('data://image/jpeg;base64,'.base64_encode($jpeg)))->toHaveKey('GPSLatitude');
+    $url = "/api/seasons/{$season->id}/photos/picture-0001";
+    $this->actingAs($user);
+    $body = ['on' => '2027-04-21', 'crop' => 'copper-kettle', 'tray' => 'D', 'image' => base64_encode($jpeg)];
+    $this->putJson($url, $body)->assertNoContent();
+    $this->putJson($url, $body)->assertNoContent();
+    $kept = (string) $this->get($url)->assertOk()->assertHeader('Content-Type', 'image/jpeg')->getContent();
+    $size = getimagesizefromstring($kept);
+    // Turned a quarter to the right: what was left is at the top.
+    $image = imagecreatefromstring($kept);
+    expect([$size[0], $size[1]])->toBe([640, 1280])->and(strlen($kept))->toBeLessThan(100_000)
+        ->and(str_contains($kept, 'Exif'))->toBeFalse()
+        ->and(imagecolorat($image, 320, 100) >> 16)->toBeGreaterThan(200)->and(imagecolorat($image, 320, 1200) >> 16)->toBeLessThan(60)
+        ->and($this->getJson("/api/seasons/{$season->id}/log")->json('photos'))->toHaveCount(1);
+    $this->actingAs($other)->get($url)->assertNotFound();
+    $this->actingAs($user)->deleteJson($url)->assertNoContent();
+    expect(Photo::query()->count())->toBe(0);
+});
+
+it('refuses what is no picture', function (string $bytes) {
+    [$user, $season] = gardener();
+    $this->actingAs($user)->putJson("/api/seasons/{$season->id}/photos/picture-0001", ['on' => '2027-04-21', 'image' => base64_encode($bytes)])->assertStatus(422);
+    expect(fn () => SmallPhoto::of($bytes))->toThrow(InvalidArgumentException::class);
+})->with(['words' => 'no picture at all', 'a damaged one' => fn () => substr(cameraJpeg(40, 40), 0, 150), 'a gif' => "GIF89a\1\0\1\0\0\0\0;"]);
