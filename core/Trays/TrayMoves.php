@@ -35,11 +35,12 @@ final readonly class TrayMoves
     }
 
     /**
+     * @param  string  $at  when, ISO 8601 in UTC
      * @return list<array{path: list<string|int>, to: mixed}>
      *
      * @throws InvalidArgumentException in words
      */
-    public function columns(string $letters, int $columns): array
+    public function columns(string $letters, int $columns, string $at): array
     {
         $tray = $this->tray($letters);
         if ($tray->by_tens) {
@@ -56,7 +57,7 @@ final readonly class TrayMoves
         foreach ($tray->runs as $run) {
             $needed = Ceiling::of($run->sites / $columns);
             if ($row + $needed - 1 <= $rows) {
-                $runs[] = ['crop' => $run->crop, 'row' => $row, 'sites' => $run->sites, 'stage' => $run->stage];
+                $runs[] = self::run($run, $row, $at);
                 $row += $needed;
             }
         }
@@ -68,11 +69,12 @@ final readonly class TrayMoves
      * A crop's rows to another place; what stands there moves down, as far as there is room.
      *
      * @param  int  $row  first of the rows that are moved
+     * @param  string  $at  when, ISO 8601 in UTC
      * @return list<array{path: list<string|int>, to: mixed}>
      *
      * @throws InvalidArgumentException in words
      */
-    public function moved(string $from, int $row, string $to, int $toRow): array
+    public function moved(string $from, int $row, string $to, int $toRow, string $at): array
     {
         [$source, $target] = [$this->tray($from), $this->tray($to)];
         $moved = array_values(array_filter($source->runs, fn (RowPicture $run): bool => $run->row === $row))[0]
@@ -87,50 +89,55 @@ final readonly class TrayMoves
         if ($needed > $target->rows - $first + 1) {
             throw new InvalidArgumentException("There is no room in tray {$to}: {$moved->rows} rows are needed. Move something out first.");
         }
-        $runs = self::placed($there, $moved, max($first, $toRow), $first, $target->rows);
+        $runs = self::placed($there, $moved, max($first, $toRow), $first, $target->rows, $at);
 
         return [
-            ...($source->id === $target->id ? [] : [$this->edit($source, self::runs($rest), $this->columnsSaid($from))]),
+            ...($source->id === $target->id ? [] : [$this->edit($source, self::runs($rest, $at), $this->columnsSaid($from))]),
             $this->edit($target, $runs, $this->columnsSaid($to)),
         ];
     }
 
     /**
      * @param  list<RowPicture>  $there
-     * @return list<array{crop: string, row: int, sites: int, stage: int}>
+     * @return list<array{crop: string, row: int, sites: int, stage: int, at: ?string}>
      */
-    private static function placed(array $there, RowPicture $moved, int $row, int $first, int $rows): array
+    private static function placed(array $there, RowPicture $moved, int $row, int $first, int $rows, string $at): array
     {
         $order = [...array_filter($there, fn (RowPicture $run): bool => $run->row < $row), $moved,
             ...array_filter($there, fn (RowPicture $run): bool => $run->row >= $row)];
-        $at = [];
+        $place = [];
         $next = $first;
         foreach ($order as $i => $run) {
-            $at[$i] = max($next, $run === $moved ? $row : $run->row);
-            $next = $at[$i] + $run->rows;
+            $place[$i] = max($next, $run === $moved ? $row : $run->row);
+            $next = $place[$i] + $run->rows;
         }
         // What was pushed over the end pushes back.
         $last = $rows + 1;
         for ($i = count($order) - 1; $i >= 0; $i--) {
-            $at[$i] = min($at[$i], $last - $order[$i]->rows);
-            $last = $at[$i];
+            $place[$i] = min($place[$i], $last - $order[$i]->rows);
+            $last = $place[$i];
         }
 
-        return array_map(fn (RowPicture $run, int $row): array => ['crop' => $run->crop, 'row' => $row, 'sites' => $run->sites, 'stage' => $run->stage],
-            $order, $at);
+        return array_map(fn (RowPicture $run, int $row): array => self::run($run, $row, $at), $order, $place);
     }
 
     /**
      * @param  list<RowPicture>  $runs
-     * @return list<array{crop: string, row: int, sites: int, stage: int}>
+     * @return list<array{crop: string, row: int, sites: int, stage: int, at: ?string}>
      */
-    private static function runs(array $runs): array
+    private static function runs(array $runs, ?string $at = null): array
     {
-        return array_map(fn (RowPicture $run): array => ['crop' => $run->crop, 'row' => $run->row, 'sites' => $run->sites, 'stage' => $run->stage], $runs);
+        return array_map(fn (RowPicture $run): array => self::run($run, $run->row, $at), $runs);
+    }
+
+    /** @return array{crop: string, row: int, sites: int, stage: int, at: ?string} */
+    private static function run(RowPicture $run, int $row, ?string $at): array
+    {
+        return ['crop' => $run->crop, 'row' => $row, 'sites' => $run->sites, 'stage' => $run->stage, 'at' => $at];
     }
 
     /**
-     * @param  list<array{crop: string, row: int, sites: int, stage: int}>  $runs
+     * @param  list<array{crop: string, row: int, sites: int, stage: int, at: ?string}>  $runs
      * @return array{path: list<string|int>, to: mixed}
      */
     private function edit(TrayPicture $tray, array $runs, ?int $columns): array

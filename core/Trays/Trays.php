@@ -12,6 +12,7 @@ use JollyPenny\Core\Log\RowFacts;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\LogEntry;
 use JollyPenny\Core\Season\LogKind;
+use JollyPenny\Core\Season\TrayRun;
 use stdClass;
 
 /**
@@ -49,8 +50,10 @@ final class Trays
         foreach ($this->runs as $i => $run) {
             $this->left[$i] = $this->sites($run);
         }
+        // What was moved after it was sown stands where it was moved; what was sown elsewhere than laid out stands there.
+        $this->placeByHand(true);
         $this->placeWhatWasFilled();
-        $this->placeByHand();
+        $this->placeByHand(false);
         $this->placeTheRest();
     }
 
@@ -111,12 +114,13 @@ final class Trays
         }
     }
 
-    private function placeByHand(): void
+    /** @param  bool  $moved  only what was moved after it was filled */
+    private function placeByHand(bool $moved): void
     {
         foreach ($this->books->season()->trays as $said) {
             foreach ($said->runs as $one) {
                 foreach ($this->runs as $i => $run) {
-                    if (! $run->is($one->crop, $one->stage, $said->container) || $this->left[$i] === 0) {
+                    if (! $run->is($one->crop, $one->stage, $said->container) || $this->left[$i] === 0 || $moved !== $this->isMoved($run, $one)) {
                         continue;
                     }
                     $tray = $this->tray($said->id, $run);
@@ -129,6 +133,13 @@ final class Trays
                 }
             }
         }
+    }
+
+    private function isMoved(Run $run, TrayRun $said): bool
+    {
+        $filled = $this->filledBy($run);
+
+        return $said->at !== null && $filled !== [] && $said->at > max(array_column($filled, 'at'));
     }
 
     private function placeTheRest(): void

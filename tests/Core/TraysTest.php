@@ -87,6 +87,11 @@ it('keeps what was sown where it was sown, in that number, and what was laid out
     expect(codes(traysOf($file))['copper-kettle 0'])->toBe('T11–12:12');
     $log = Logs::book([['2027-04-12', 'sown', ['crop' => 'copper-kettle', 'tray' => 'Q', 'row' => 2, 'count' => 9, 'seeds' => 18]]]);
     expect(codes(traysOf($file, $log))['copper-kettle 0'])->toBe('Q2–3:9');
+    // Moved after it was sown it stands where it was moved; laid out before, where it was sown.
+    foreach (['2027-04-13T08:00:00Z' => 'T11–12:9', '2027-04-11T08:00:00Z' => 'Q2–3:9'] as $at => $code) {
+        $file['trays'][0]['runs'][0]['at'] = $at;
+        expect(codes(traysOf($file, $log))['copper-kettle 0'])->toBe($code);
+    }
     // Another letter is given to nobody else.
     expect(array_column(traysOf($file, $log), 'id'))->toContain('Q')->and(array_unique(array_column(traysOf($file, $log), 'id')))
         ->toHaveCount(count(traysOf($file, $log)));
@@ -128,15 +133,15 @@ it('moves rows by hand, pushes aside what stands there, and says where there is 
         return codes(traysOf($file));
     };
     $moves = new TrayMoves($books, (new Trays($books, new LogBook([])))->pictures());
-    $moved = $after($moves->moved('D', 9, 'E', 1));
+    $moved = $after($moves->moved('D', 9, 'E', 1, '2027-05-01T08:00:00Z'));
     expect($moved['sunday-sauce 0'])->toBe('E1–3:18')->and($moved['paint-box 0'])->toContain('E4–7:24');
-    expect($after($moves->moved('D', 9, 'D', 1))['sunday-sauce 0'])->toBe('D1–3:18')
-        ->and($after($moves->moved('D', 9, 'D', 1))['porch-lantern 0'])->toBe('D4–5:12');
+    expect($after($moves->moved('D', 9, 'D', 1, '2027-05-01T08:00:00Z'))['sunday-sauce 0'])->toBe('D1–3:18')
+        ->and($after($moves->moved('D', 9, 'D', 1, '2027-05-01T08:00:00Z'))['porch-lantern 0'])->toBe('D4–5:12');
     // Kept as it is, it stays as it is.
     expect($after($moves->kept([])))->toEqual(codes(traysOf(Seasons::demo())));
-    expect(fn () => $moves->moved('D', 9, 'A', 1))->toThrow(InvalidArgumentException::class, 'no room')
-        ->and(fn () => $moves->moved('D', 2, 'E', 1))->toThrow(InvalidArgumentException::class, 'Nothing begins')
-        ->and(fn () => $moves->moved('D', 9, 'F', 1))->toThrow(InvalidArgumentException::class, 'another kind')
-        ->and(fn () => $moves->columns('F', 3))->toThrow(InvalidArgumentException::class, 'by tens');
-    expect($after($moves->columns('D', 12))['porch-lantern 0'])->toBe('D1:12');
+    expect(fn () => $moves->moved('D', 9, 'A', 1, '2027-05-01T08:00:00Z'))->toThrow(InvalidArgumentException::class, 'no room')
+        ->and(fn () => $moves->moved('D', 2, 'E', 1, '2027-05-01T08:00:00Z'))->toThrow(InvalidArgumentException::class, 'Nothing begins')
+        ->and(fn () => $moves->moved('D', 9, 'F', 1, '2027-05-01T08:00:00Z'))->toThrow(InvalidArgumentException::class, 'another kind')
+        ->and(fn () => $moves->columns('F', 3, '2027-05-01T08:00:00Z'))->toThrow(InvalidArgumentException::class, 'by tens');
+    expect($after($moves->columns('D', 12, '2027-05-01T08:00:00Z'))['porch-lantern 0'])->toBe('D1:12');
 });

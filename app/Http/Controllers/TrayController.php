@@ -113,10 +113,11 @@ final class TrayController
         [$kept, $row] = $this->find($season, $setup);
         $books = $kept->costing->books($row);
         $moves = new TrayMoves($books, (new Trays($books, LogRow::book($season)))->pictures());
+        $now = now()->utc()->format('Y-m-d\TH:i:s\Z');
         try {
             $edits = match ($input['do']) {
-                'move' => $moves->moved((string) $input['tray'], (int) $input['row'], (string) $input['to'], (int) $input['to_row']),
-                'columns' => $moves->columns((string) $input['tray'], (int) $input['columns']),
+                'move' => $moves->moved((string) $input['tray'], (int) $input['row'], (string) $input['to'], (int) $input['to_row'], $now),
+                'columns' => $moves->columns((string) $input['tray'], (int) $input['columns'], $now),
                 default => $moves->kept(array_values($input['trays'] ?? [])),
             };
         } catch (InvalidArgumentException $e) {

@@ -2064,6 +2064,11 @@ export interface components {
                      * @default 0
                      */
                     stage: number;
+                    /**
+                     * @description when it was moved there by hand, ISO 8601 in UTC; null where the layout was only kept
+                     * @default null
+                     */
+                    at: string | null;
                 }[];
                 meta?: Record<string, never>;
             }[];

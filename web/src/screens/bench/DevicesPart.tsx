@@ -81,7 +81,7 @@ function DeviceLine({ season, id, device }: { season: Season; id: number; device
         <button
           type="button"
           className="plain"
-          aria-label={`Take ${device.name} out, with its token and readings`}
+          aria-label={`take out ${device.name}, with its token and readings`}
           onClick={() => void remove()}
         >
           take out

@@ -103,7 +103,7 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
                   <button
                     type="button"
                     className="plain"
-                    aria-label={`Take back: ${entryWords(entry)}, ${entry.on}`}
+                    aria-label={`not so: ${entryWords(entry)}, ${entry.on}`}
                     onClick={() => void logbox.write(id, [{ on: entry.on, kind: 'undo', corrects: entry.id, crop: entry.crop }])}
                   >
                     not so

@@ -92,7 +92,7 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
         </span>
       </button>
       {isDone && job.entry !== null && (
-        <button type="button" className="plain" data-action="not-done" aria-label={`Not so: ${job.words}`} onClick={undo}>
+        <button type="button" className="plain" data-action="not-done" aria-label={`not so: ${job.words}`} onClick={undo}>
           not so
         </button>
       )}

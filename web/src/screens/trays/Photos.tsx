@@ -64,7 +64,7 @@ export function Photos({ season, crop, tray, on, photos }: Props) {
               <button
                 type="button"
                 className="plain"
-                aria-label={`Take out the picture of ${photo.on}`}
+                aria-label={`take out the picture of ${photo.on}`}
                 onClick={() => void remove(photo.id)}
               >
                 take out

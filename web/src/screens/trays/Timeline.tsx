@@ -20,7 +20,7 @@ export function Timeline({ season, id, crop, tray }: { season: Season; id: numbe
             <button
               type="button"
               className="plain"
-              aria-label={`Take back: ${entryWords(entry)}, ${entry.on}`}
+              aria-label={`not so: ${entryWords(entry)}, ${entry.on}`}
               onClick={() => void logbox.write(id, [{ on: entry.on, kind: 'undo', corrects: entry.id, crop }])}
             >
               not so

@@ -100,25 +100,6 @@ function Trays({ shown }: { shown: OnScreen }) {
       </p>
       <div className="list-tools">
         <SetupPicker />
-        <label className="tick">
-          <input
-            type="checkbox"
-            name="label_row"
-            checked={(season.meta as { trays?: { label_row?: boolean } } | undefined)?.trays?.label_row === true}
-            onChange={(event) =>
-              store.apply(
-                [
-                  {
-                    path: ['meta'],
-                    to: { ...((season.meta as object | null) ?? {}), trays: { label_row: event.target.checked } },
-                  },
-                ],
-                'a row for labels',
-              )
-            }
-          />
-          keep a row for labels
-        </label>
         {shown.history.undo !== null && (
           <button type="button" className="plain" data-action="undo-layout" onClick={store.undo}>
             Undo: {shown.history.undo}
@@ -126,6 +107,25 @@ function Trays({ shown }: { shown: OnScreen }) {
         )}
         <Link to={`/seasons/${id}/log`}>All that is written down</Link>
       </div>
+      <label className="tick">
+        <input
+          type="checkbox"
+          name="label_row"
+          checked={(season.meta as { trays?: { label_row?: boolean } } | undefined)?.trays?.label_row === true}
+          onChange={(event) =>
+            store.apply(
+              [
+                {
+                  path: ['meta'],
+                  to: { ...((season.meta as object | null) ?? {}), trays: { label_row: event.target.checked } },
+                },
+              ],
+              'a row for labels',
+            )
+          }
+        />
+        keep a row for labels
+      </label>
       {data.trays.length === 0 && (
         <p className="empty">
           This set-up sows nothing in trays or pots. <Link to={`/seasons/${id}/list`}>Put crops on the list</Link>, or choose

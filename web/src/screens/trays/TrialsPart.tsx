@@ -59,7 +59,7 @@ export function TrialsPart({ shown: { season }, trials }: { shown: OnScreen; tri
           <button
             type="button"
             className="plain"
-            aria-label={`Take the trial out: ${trial.name}`}
+            aria-label={`take out: ${trial.name}`}
             onClick={() => store.apply([{ path: ['trials', trial.id], to: null }], `trial out, ${trial.name}`)}
           >
             take out
