@@ -83,3 +83,39 @@ it('loses no acknowledged edit when a part is killed, and is back by itself', fu
     ['PostgreSQL', 'bin/postgres -D .*/postgres/data'],
     ['a supervisor', 'runsv php-fpm'],
 ]);
+
+it('has the entries of two phones once and in order, though a part is killed and answers are lost', function () {
+    $visitor = new Visitor();
+    $path = "/api/seasons/{$visitor->season}/log";
+    $entry = fn (int $phone, int $n): array => ['id' => sprintf('phone-%d-%05d', $phone, $n), 'on' => '2027-04-21',
+        'at' => sprintf('2027-04-21T%02d:%02d:%02d.%dZ', 8 + intdiv($n, 3600), intdiv($n, 60) % 60, $n % 60, $phone), 'kind' => 'note', 'note' => "n{$n}"];
+    $sent = [0, 0];
+    $lost = $tries = 0;
+    $killed = false;
+    while (min($sent) < 500) {
+        $phone = $sent[0] <= $sent[1] ? 0 : 1;
+        $batch = (string) json_encode(['entries' => array_map(fn (int $n): array => $entry($phone, $n), range($sent[$phone], min(499, $sent[$phone] + 24)))]);
+        expect(++$tries)->toBeLessThan(400, 'it comes back by itself');
+        if (! $killed && $sent[1] >= 200) {
+            $killed = posix_kill(processes('php-fpm: pool edits-test-')[0] ?? 0, SIGKILL) && posix_kill(processes('nginx: master process .*/var/test')[0] ?? 0, SIGKILL);
+        }
+        [$status, $answer] = $visitor->send('POST', $path, $batch);
+        if ($status !== 200) {
+            expect($status)->toBeIn([0, 502, 503, 504]);
+            usleep(100_000);
+        } elseif ($tries % 7 === 3) {
+            // The answer never reached the phone: it sends the same again.
+            $lost++;
+        } else {
+            expect(json_decode($answer, true)['refused'])->toBe([]);
+            $sent[$phone] = min(500, $sent[$phone] + 25);
+        }
+    }
+    expect($killed)->toBeTrue()->and($lost)->toBeGreaterThan(3);
+    $ids = array_column($visitor->json('GET', $path)['entries'], 'id');
+    $expected = [];
+    foreach (range(0, 499) as $n) {
+        array_push($expected, sprintf('phone-0-%05d', $n), sprintf('phone-1-%05d', $n));
+    }
+    expect($ids)->toBe($expected);
+});
