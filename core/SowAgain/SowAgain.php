@@ -9,6 +9,7 @@ final readonly class SowAgain
 {
     /**
      * @param  int  $of  sites sown; seeds in community pots
+     * @param  bool  $in_seeds  whether numbers are of seeds in community pots, not of sites
      * @param  string  $look_on  day of the full look
      * @param  string  $until  last day on which what is sown is at most two weeks late
      * @param  float  $believed  chance that one more comes up, as it is now believed
@@ -31,6 +32,7 @@ final readonly class SowAgain
         public array $ways,
         public float $each,
         public float $saves,
+        public bool $in_seeds,
     ) {
     }
 }

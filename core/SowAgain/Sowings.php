@@ -70,7 +70,8 @@ final readonly class Sowings
         ], array_values($shown));
 
         return new SowAgain($crop, $up, $of, $plan->crop->wanted, Day::ofNumber($sown + $plan->stages[0]->days())->format(),
-            Day::ofNumber($until)->format(), $believed, $more, Day::parse($today)->number > $until, $ways, $this->each($plan), $none - $cost);
+            Day::ofNumber($until)->format(), $believed, $more, Day::parse($today)->number > $until, $ways, $this->each($plan), $none - $cost,
+            $plan->method->pattern === Pattern::Community);
     }
 
     /** Many seeds in one pot: then seeds are counted, not sites. */

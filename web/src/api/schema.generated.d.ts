@@ -3440,6 +3440,8 @@ export interface components {
             each: number;
             /** @description against sowing none, on average; 0 where nobody sells it */
             saves: number;
+            /** @description whether numbers are of seeds in community pots, not of sites */
+            in_seeds: boolean;
         };
         /** @description Sow few, look, sow the rest: the plan from the start. *\/ */
         TwoStep: {

@@ -1,12 +1,14 @@
 import { clsx } from 'clsx';
 import { useState } from 'react';
 import type { Job, LogEntry, Season } from '../../api/types';
+import { parseNumber } from '../../edit/numbers';
 import { Cautions } from '../cautions/Cautions';
 import { logbox } from '../../season/logbox';
 import { useCautions } from '../../season/useCautions';
 import { kindWords } from '../../words/log';
 import { isDate, shortDay } from '../../words/dates';
 import { plural, upper } from '../../words/sowing';
+import { fromUnit, type Unit } from '../../words/units';
 import { CountBox } from './CountBox';
 import { SowAgainPart } from './SowAgainPart';
 import s from './today.module.css';
@@ -121,7 +123,7 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
           >
             Otherwise…
           </button>
-          {otherwise && <Otherwise job={job} date={date} write={write} />}
+          {otherwise && <Otherwise job={job} date={date} us={us} write={write} />}
           <Cautions cautions={cautions} />
           {job.kind_of_entry === 'up' && job.crop !== null && job.detail !== null && (
             <SowAgainPart season={season} id={id} setup={setup} crop={job.crop} date={date} />
@@ -133,15 +135,28 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
 }
 
 /** Fewer, another tray, another day, or not at all. */
-function Otherwise({ job, date, write }: { job: Job; date: string; write: (facts: Fact[]) => void }) {
+function Otherwise({ job, date, us, write }: { job: Job; date: string; us: boolean; write: (facts: Fact[]) => void }) {
+  const unit: Unit = us ? 'qt' : 'L';
   const [until, setUntil] = useState('');
   const [tray, setTray] = useState(job.tray ?? '');
   const [note, setNote] = useState('');
+  const [used, setUsed] = useState('');
   const [why, setWhy] = useState<string | null>(null);
   const base = { crop: job.crop, job: job.id };
   const putOff = () => {
     if (!isDate(until) || until <= date) return setWhy('Choose a day after this one.');
     write([{ ...base, on: date, kind: 'put_off', until, note: note.trim() }]);
+  };
+  const wetted = () => {
+    const typed = parseNumber(used, { least: 0, most: 100_000, unit });
+    if (!typed.ok) return setWhy(typed.why);
+    write(
+      factsOf(job, date, null).map((fact) => ({
+        ...fact,
+        amount: Number(fromUnit(typed.value, unit).toFixed(3)),
+        note: note.trim(),
+      })),
+    );
   };
   const sown = (count: number) => {
     const letters = tray.trim().toUpperCase().slice(0, 10);
@@ -160,6 +175,17 @@ function Otherwise({ job, date, write }: { job: Job; date: string; write: (facts
             Tray <input name="tray" value={tray} maxLength={10} onChange={(event) => setTray(event.target.value)} size={4} />
           </label>
           <CountBox name={job.words} value={job.count ?? 0} most={100_000} looks={false} verb="sown" save={sown} />
+        </>
+      )}
+      {job.amount !== null && (
+        <>
+          <label>
+            Used, in {unit}{' '}
+            <input name="used" inputMode="decimal" size={5} value={used} onChange={(event) => setUsed(event.target.value)} />
+          </label>
+          <button type="button" data-action="used" onClick={wetted}>
+            Wetted so much
+          </button>
         </>
       )}
       <label>

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
 import type { Season } from '../../api/types';
+import { logbox } from '../../season/logbox';
 import { varietyOf } from '../../season/site';
 import { day } from '../../words/dates';
 import { money } from '../../words/money';
@@ -21,6 +22,7 @@ interface Props {
 /** Whether to sow a crop again: how many, until when, and what comes of it. */
 export function SowAgainPart({ season, id, setup, crop, date, up }: Props) {
   const [asked, ask] = useState(false);
+  const [sown, setSown] = useState(false);
   const { data, error } = useQuery({
     queryKey: ['trays', id, 'sow-again', setup, crop, date, up ?? null],
     queryFn: () =>
@@ -61,6 +63,28 @@ export function SowAgainPart({ season, id, setup, crop, date, up }: Props) {
         )}{' '}
         {again.up} of {again.of} are up; of a hundred more, {Math.round(again.believed * 100)} would come, as it looks now.
       </p>
+      {again.more > 0 && !again.too_late && (
+        <button
+          type="button"
+          className="plain"
+          data-action="sown-again"
+          disabled={sown}
+          onClick={() => {
+            setSown(true);
+            void logbox.write(id, [
+              {
+                on: date,
+                kind: 'sown',
+                crop,
+                ...(again.in_seeds ? { seeds: again.more } : { count: again.more }),
+                note: 'sown again',
+              },
+            ]);
+          }}
+        >
+          {sown ? 'Written down' : `Sown again: ${again.more}`}
+        </button>
+      )}
       <table className="choices">
         <thead>
           <tr>

@@ -189,13 +189,13 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
 
 /** What no job asks for: a reading, or a note. */
 function WriteDown({ season, date }: { season: number; date: string }) {
-  const [kind, setKind] = useState<'note' | 'air_c' | 'soil_c'>('note');
+  const [kind, setKind] = useState<'note' | 'air_c' | 'soil_c' | 'kWh'>('note');
   const [text, setText] = useState('');
   const [said, setSaid] = useState<string | null>(null);
   const write = () => {
     const amount = Number(text.replace(',', '.'));
     if (text.trim() === '') return setSaid('There is nothing to write down yet.');
-    if (kind !== 'note' && !Number.isFinite(amount)) return setSaid('A reading is a number, in °C.');
+    if (kind !== 'note' && !Number.isFinite(amount)) return setSaid('A reading is a number.');
     const entry =
       kind === 'note'
         ? { on: date, kind: 'note' as const, note: text.trim().slice(0, 1000) }
@@ -218,6 +218,7 @@ function WriteDown({ season, date }: { season: number; date: string }) {
         <option value="note">a note</option>
         <option value="air_c">the air, °C</option>
         <option value="soil_c">the soil, °C</option>
+        <option value="kWh">the meter, kWh</option>
       </select>
       <input
         aria-label={kind === 'note' ? 'Note' : 'Reading'}

@@ -172,7 +172,7 @@ function Trays({ shown }: { shown: OnScreen }) {
           {data.trays.length > 0 && (
             <LabelsPart shown={shown} data={data} keep={(trays) => lay({ do: 'keep', trays }, 'the layout of trays')} />
           )}
-          <TrialsPart shown={shown} trials={data.trials} />
+          <TrialsPart shown={shown} trials={data.trials} trays={data.trays} />
         </aside>
       </div>
     </>

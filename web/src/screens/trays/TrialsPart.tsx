@@ -1,26 +1,45 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { TrialResult } from '../../api/types';
+import type { TrayPicture, TrialResult } from '../../api/types';
 import { useStore, type OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
 import { money } from '../../words/money';
 import s from './trays.module.css';
 
+const newId = (): string => `trial-${Math.random().toString(36).slice(2, 10)}`;
+
 /** Rows that stand against each other, and at the end one sentence. */
-export function TrialsPart({ shown: { season }, trials }: { shown: OnScreen; trials: TrialResult[] }) {
+export function TrialsPart({
+  shown: { season },
+  trials,
+  trays,
+}: {
+  shown: OnScreen;
+  trials: TrialResult[];
+  trays: TrayPicture[];
+}) {
   const store = useStore();
   const [name, setName] = useState('');
   const [sides, setSides] = useState<[string, string]>(['', '']);
   const [measure, setMeasure] = useState<'up' | 'lived'>('up');
   const [why, setWhy] = useState<string | null>(null);
-  const crops = season.crops.map(({ id }) => ({ id, name: varietyOf(season, id) }));
+  // A crop as a whole, and where it stands in several trays each of them.
+  const choices = season.crops.flatMap(({ id }) => {
+    const name = varietyOf(season, id);
+    const letters = trays.filter(({ runs }) => runs.some(({ crop, stage }) => crop === id && stage === 0)).map((tray) => tray.id);
+    const some =
+      letters.length > 1
+        ? letters.map((tray) => ({ key: `${id} ${tray}`, crop: id, trays: [tray], name: `${name}, tray ${tray}` }))
+        : [];
+    return [{ key: id, crop: id, trays: [] as string[], name }, ...some];
+  });
   const add = () => {
-    const [a, b] = sides;
-    if (a === '' || b === '' || a === b) return setWhy('Choose two different crops of the list.');
+    const [a, b] = sides.map((key) => choices.find((one) => one.key === key));
+    if (!a || !b || a === b) return setWhy('Choose two different crops or trays.');
     setWhy(null);
-    const id = `trial-${Math.random().toString(36).slice(2, 10)}`;
-    const side = (crop: string) => ({ name: varietyOf(season, crop), crops: [crop], trays: [] });
-    const title = name.trim() === '' ? `${varietyOf(season, a)} beside ${varietyOf(season, b)}` : name.trim().slice(0, 200);
+    const id = newId();
+    const side = (one: typeof a) => ({ name: one.name, crops: [one.crop], trays: one.trays });
+    const title = name.trim() === '' ? `${a.name} beside ${b.name}` : name.trim().slice(0, 200);
     store.apply([{ path: ['trials', id], to: { id, name: title, measure, sides: [side(a), side(b)] } }], `trial, ${title}`);
     setName('');
     setSides(['', '']);
@@ -33,9 +52,9 @@ export function TrialsPart({ shown: { season }, trials }: { shown: OnScreen; tri
       onChange={(event) => setSides(n === 0 ? [event.target.value, sides[1]] : [sides[0], event.target.value])}
     >
       <option value="">…</option>
-      {crops.map((crop) => (
-        <option key={crop.id} value={crop.id}>
-          {crop.name}
+      {choices.map((one) => (
+        <option key={one.key} value={one.key}>
+          {one.name}
         </option>
       ))}
     </select>
