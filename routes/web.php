@@ -20,6 +20,7 @@ use App\Http\Controllers\PageController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PriceController;
+use App\Http\Controllers\ReckoningController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShedController;
@@ -113,6 +114,8 @@ Route::prefix('api')
                 Route::put('setups/{setup}/feed', [CalendarController::class, 'open']);
                 Route::delete('setups/{setup}/feed', [CalendarController::class, 'close']);
                 Route::get('setups/{setup}/workings/{figure}', WorkingController::class);
+                Route::get('setups/{setup}/reckoning', [ReckoningController::class, 'show']);
+                Route::post('setups/{setup}/next', [ReckoningController::class, 'next']);
                 Route::get('setups/{setup}/today', [TrayController::class, 'today']);
                 Route::get('setups/{setup}/trays', [TrayController::class, 'show']);
                 Route::put('setups/{setup}/trays', [TrayController::class, 'lay']);

@@ -9,6 +9,9 @@ use App\Models\Purchase as Bought;
 use App\Models\ShedItem;
 use App\Prices\PriceLine;
 use App\Work\WorkKind;
+use JollyPenny\Core\Advising\Flip;
+use JollyPenny\Core\Advising\Lever;
+use JollyPenny\Core\Advising\Weighed;
 use JollyPenny\Core\Bench\Bench;
 use JollyPenny\Core\Catalogue\PriceLevel;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
@@ -30,12 +33,15 @@ use JollyPenny\Core\Pictures\ComparedStacks;
 use JollyPenny\Core\Pictures\Moved;
 use JollyPenny\Core\Pictures\SetupPicture;
 use JollyPenny\Core\Potting\Potting;
+use JollyPenny\Core\Reckoning\Belief;
+use JollyPenny\Core\Reckoning\CameTo;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\File\SeasonSchema;
 use JollyPenny\Core\Shed\Leftover;
 use JollyPenny\Core\Shed\SeedWorth;
 use JollyPenny\Core\Shopping\Purchase;
 use JollyPenny\Core\Shopping\Shopping;
+use JollyPenny\Core\Simulating\Simulated;
 use JollyPenny\Core\SowAgain\SowAgain;
 use JollyPenny\Core\SowAgain\TwoStep;
 use JollyPenny\Core\Tasks\Job;
@@ -106,6 +112,8 @@ final class OpenApiFile
         $workKind = $shapes->of(WorkKind::class);
         [$tray, $label, $sheet, $facts, $trial] = array_map($shapes->of(...), [TrayPicture::class, Label::class, LabelSheet::class, RowFacts::class,
             TrialResult::class]);
+        [$cameTo, $belief, $weighed, $lever, $flip, $simulated] = array_map($shapes->of(...), [CameTo::class, Belief::class, Weighed::class, Lever::class,
+            Flip::class, Simulated::class]);
         [$again, $twoStep, $deviceKind, $report] = array_map($shapes->of(...), [SowAgain::class, TwoStep::class, DeviceKind::class, DeviceReport::class]);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
@@ -203,7 +211,10 @@ final class OpenApiFile
                 'total' => ['type' => 'integer', 'description' => '0 where nobody knows'],
                 'budget' => $budget,
                 'budget_years' => $list($budgetYear),
-            ], ['budget', 'budget_years']),
+                'advice' => $list($weighed),
+                'hangs_on' => self::object(['levers' => $list($lever), 'flips' => $list($flip)]),
+                'simulation' => $simulated,
+            ], ['budget', 'budget_years', 'advice', 'hangs_on', 'simulation']),
             'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe, 'crop' => $text], ['school', 'copy', 'setup', 'crop']),
             'Survival' => self::object(['preset' => ['enum' => ['first_year', 'usual', 'careful']], 'setup' => $maybe], ['setup']),
             'Growth' => self::object(['crop' => $maybe, 'stages' => $list($grown), 'used_by' => $list($text), 'crops' => $list($text)]),
@@ -219,6 +230,8 @@ final class OpenApiFile
                 'relief' => $list($relief),
                 'feed' => $maybe,
             ]),
+            'ReckoningState' => self::object(['came_to' => $cameTo, 'beliefs' => $list($belief)]),
+            'NextBeliefs' => self::object(['take' => ['type' => 'array', 'items' => $text, 'description' => 'key and id of a belief, with a space between']]),
             'Jobs' => self::object(['jobs' => $list($job), 'written' => ['type' => 'integer', 'description' => 'entries of the log that stand'],
                 'last_on' => $maybe]),
             'TraysState' => self::object(['trays' => $list($tray), 'labels' => $list($label), 'sheets' => $list($sheet), 'facts' => $map($facts),

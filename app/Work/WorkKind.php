@@ -5,12 +5,20 @@ declare(strict_types=1);
 namespace App\Work;
 
 use Closure;
+use JollyPenny\Core\Advising\Flip;
+use JollyPenny\Core\Advising\HangsOn;
+use JollyPenny\Core\Advising\Lever;
+use JollyPenny\Core\Advising\Savings;
 use JollyPenny\Core\Choosing\Budget;
 use JollyPenny\Core\Choosing\BudgetYears;
 use JollyPenny\Core\Choosing\MixAndMatch;
+use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Simulating\Simulated;
+use JollyPenny\Core\Simulating\Simulation;
+use JollyPenny\Core\Workings\Origins;
 
 /** What takes too long for an answer at once, and is worked out beside. */
 enum WorkKind: string
@@ -19,8 +27,16 @@ enum WorkKind: string
     case Budget = 'budget';
     case BudgetYears = 'budget_years';
     case SeasonBudget = 'season_budget';
+    case Advice = 'advice';
+    case HangsOn = 'hangs_on';
+    case Simulation = 'simulation';
 
     private const SEASONS = 3;
+
+    /** Seasons played, and where their chances begin. */
+    private const RUNS = 10_000;
+
+    private const SEED = 17;
 
     /**
      * @param  Closure(int, int): void  $progress  told how much of how much is done; 0 in all where nobody knows
@@ -33,12 +49,36 @@ enum WorkKind: string
             self::BudgetYears => self::plain(BudgetYears::of($season, $setup->id, $amount, self::SEASONS, $progress)),
             self::SeasonBudget => self::plain((new Budget($season, $setup, $amount, $progress, true))->result()),
             self::Budget => self::plain((new Budget($season, $setup, $amount, $progress))->result()),
+            self::Advice => self::plain((new Savings($season, $setup))->all($progress)),
+            self::HangsOn => self::plain(self::hangsOn($season, $setup, $progress)),
+            self::Simulation => self::plain(self::simulated($season, $setup, $progress)),
             self::Mix => array_column(
                 (new SeasonWriter)->document((new MixAndMatch($season, $setup, $progress))->season())->setups,
                 null,
                 'id',
             )[MixAndMatch::ID],
         };
+    }
+
+    /**
+     * @param  Closure(int, int): void  $progress
+     * @return array{levers: list<Lever>, flips: list<Flip>}
+     */
+    private static function hangsOn(Season $season, Setup $setup, Closure $progress): array
+    {
+        $origins = new Origins((new SeasonWriter)->document($season));
+        $words = ['catalogue' => 'guess', 'test' => 'measured'];
+        $hangs = new HangsOn($season, $setup, fn (array $path): string => $words[$origins->origin($path)[0]] ?? 'you');
+
+        return ['levers' => $hangs->levers($progress), 'flips' => $hangs->flips()];
+    }
+
+    /** @param  Closure(int, int): void  $progress */
+    private static function simulated(Season $season, Setup $setup, Closure $progress): Simulated
+    {
+        $costing = new SeasonCosting($season);
+
+        return (new Simulation($costing->books($setup), $costing->setup($setup)))->play(self::RUNS, self::SEED, $progress);
     }
 
     /** As it is kept: objects and lists, without classes. */

@@ -195,7 +195,7 @@ http {
   gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
   fastcgi_buffers 16 64k;
   fastcgi_buffer_size 64k;
-  map \$request_uri \$pool { default edits; ~^/api/seasons/[0-9]+/(compare|years|difference|workbook|setups/[^/]+/(calendar|workbook|labels|crops/[^/]+/sow-again)) reckoning; }
+  map \$request_uri \$pool { default edits; ~^/api/seasons/[0-9]+/(compare|years|difference|workbook|setups/[^/]+/(calendar|workbook|labels|reckoning|crops/[^/]+/sow-again)) reckoning; }
   server {
     listen 127.0.0.1:$port;
     root $code/public;

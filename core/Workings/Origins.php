@@ -53,7 +53,7 @@ final readonly class Origins
      * @param  list<string|int>  $path
      * @return array{string, ?string} you, test or catalogue, and the catalogue's source
      */
-    private function origin(array $path): array
+    public function origin(array $path): array
     {
         if (($path[2] ?? null) === 'test') {
             return ['test', null];

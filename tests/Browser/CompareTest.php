@@ -88,7 +88,7 @@ it('drags a bar, sees the days change, and pins a sowing that is too late', func
     $this->browser->executeScript('const field = document.querySelector("input[name=\'sow_on.copper-kettle\']"); field.focus();
         Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(field, "2027-05-20"); field.dispatchEvent(new Event("input", { bubbles: true })); field.blur();');
     $this->waitFor(fn () => str_contains($this->text('[data-part="late"]'), 'Copper Kettle: Ready later') ?: null, 'the warning');
-    expect($this->text('[data-part="tasks"]'))->toContain('Sow 24 seeds of Copper Kettle');
+    expect($this->text('[data-part="tasks"]'))->toContain('Sow Copper Kettle: 12 cells, 2 seeds each');
 });
 
 it('moves a sowing by the keyboard and snaps it to the days one sows on', function () {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Devices\DeviceReports;
 use App\Devices\Readings;
 use App\Http\Gardener;
 use App\Http\Json;
@@ -14,8 +15,6 @@ use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Devices\DeviceKind;
-use JollyPenny\Core\Devices\DeviceReport;
-use JollyPenny\Core\Devices\Measured;
 use Laravel\Sanctum\PersonalAccessToken;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -39,29 +38,11 @@ final class DeviceController
     {
         $kept = $gardener->kept($season);
         $row = array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException();
-        $books = $kept->costing->books($row);
-        /** @var list<Device> $devices */
-        $devices = Device::query()->where('season_id', $season)->orderBy('id')->get()->all();
-        $measured = [];
-        foreach ($devices as $device) {
-            $measured[$device->id] = Readings::measured($device);
-        }
-        $places = [...array_column($kept->file->mats, 'place', 'id'), ...array_column($kept->file->lights, 'place', 'id')];
-        $air = function (Device $device) use ($devices, $measured, $places): ?Measured {
-            foreach ($devices as $other) {
-                if ($other->kind === DeviceKind::Air && $other->thing === ($places[$device->thing] ?? null)) {
-                    return $measured[$other->id];
-                }
-            }
 
-            return null;
-        };
-
-        return Json::of(['devices' => array_map(fn (Device $device): array => [
-            'id' => $device->id, 'name' => $device->name, 'kind' => $device->kind->value, 'list' => $device->list, 'thing' => $device->thing,
-            'unit' => $device->kind->unit(), 'refused' => $device->refused, 'heard_at' => $device->heard_at?->toIso8601String(),
-            'report' => DeviceReport::of($books, $device->kind, $device->list, $device->thing, $measured[$device->id], $air($device)),
-        ], $devices)]);
+        return Json::of(['devices' => array_map(fn (array $one): array => [
+            ...$one[0]->only(['id', 'name', 'kind', 'list', 'thing', 'refused']), 'unit' => $one[0]->kind->unit(),
+            'heard_at' => $one[0]->heard_at?->toIso8601String(), 'report' => $one[1],
+        ], DeviceReports::of($kept, $row))]);
     }
 
     #[OA\Post(

@@ -106,8 +106,8 @@ final class WorkController
         $shown = match (true) {
             $work->state !== 'done' => [],
             in_array($work->kind, [WorkKind::Budget, WorkKind::SeasonBudget], true) => ['budget' => $work->result],
-            $work->kind === WorkKind::BudgetYears => ['budget_years' => $work->result],
-            default => [],
+            $work->kind === WorkKind::Mix => [],
+            default => [$work->kind->value => $work->result],
         };
 
         return Json::of([...$work->only(['id', 'kind', 'setup', 'revision', 'state', 'done', 'total']), ...$shown], $status);

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Devices\DeviceReports;
+use App\Http\Gardener;
+use App\Http\Json;
+use App\Models\LogRow;
+use App\Models\Purchase;
+use App\Models\Roll;
+use App\Seasons\KeptSeason;
+use App\Seasons\SeasonEditor;
+use App\Shed\Shed;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use JollyPenny\Core\Editing\DocumentPath;
+use JollyPenny\Core\Reckoning\Belief;
+use JollyPenny\Core\Reckoning\Beliefs;
+use JollyPenny\Core\Reckoning\Reckoning;
+use JollyPenny\Core\Season\Setup;
+use OpenApi\Attributes as OA;
+use stdClass;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** What the season came to, and what the next one believes. */
+final class ReckoningController
+{
+    public function __construct(private readonly Gardener $gardener)
+    {
+    }
+
+    #[OA\Get(
+        path: '/api/seasons/{season}/setups/{setup}/reckoning',
+        operationId: 'reckoning',
+        summary: 'Planned, step by step with what was written down, and what it came to; where plants were lost; what next year believes',
+        tags: ['Reckoning'],
+    )]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'The reckoning', content: new OA\JsonContent(ref: '#/components/schemas/ReckoningState'))]
+    public function show(int $season, string $setup): JsonResponse
+    {
+        [$kept, $row] = $this->find($season, $setup);
+        $log = LogRow::book($season);
+        $measured = DeviceReports::offers($kept, $row);
+        $purchases = array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($season));
+
+        return Json::of([
+            'came_to' => (new Reckoning($kept->file, $row, $log, $purchases, $measured))->cameTo(),
+            'beliefs' => (new Beliefs($kept->costing->books($row), $log, $measured))->all(),
+        ]);
+    }
+
+    #[OA\Post(
+        path: '/api/seasons/{season}/setups/{setup}/next',
+        operationId: 'beginNext',
+        summary: 'The next season, begun from this one (or the one that was), believing what is named',
+        tags: ['Reckoning'],
+    )]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NextBeliefs'))]
+    #[OA\Response(response: 201, description: 'The season', content: new OA\JsonContent(ref: '#/components/schemas/SeasonMade'))]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
+    public function next(Request $request, Shed $shed, SeasonEditor $editor, int $season, string $setup): JsonResponse
+    {
+        $input = $request->validate(['take' => ['present', 'array', 'max:2000'], 'take.*' => ['string', 'max:250']]);
+        [$kept, $row] = $this->find($season, $setup);
+        $beliefs = (new Beliefs($kept->costing->books($row), LogRow::book($season), DeviceReports::offers($kept, $row)))->all();
+        $made = Roll::query()->where('season_id', $season)->value('made_id');
+        $next = is_int($made) ? $made : $shed->roll($this->gardener->user(), $kept, $row, [])->id;
+        $taken = array_filter($beliefs, fn (Belief $one): bool => in_array("{$one->key} {$one->id}", $input['take'], true));
+        $edits = array_merge(...array_map(fn (Belief $one): array => $one->edits, array_values($taken)));
+        $editor->edit($next, 'what was counted', fn (stdClass $document): array => array_values(array_filter($edits, function (array $edit) use ($document): bool {
+            // What is no longer there, or has a packet of the new year, is left as it is.
+            $parent = (new DocumentPath(array_slice($edit['path'], 0, 2)))->get($document);
+
+            return count($edit['path']) < 3 || ($parent instanceof stdClass && ($edit['path'][2] !== 'test' || $parent->packed_for < $document->year));
+        })));
+
+        return Json::of(['id' => $next], 201);
+    }
+
+    /** @return array{KeptSeason, Setup} */
+    private function find(int $season, string $setup): array
+    {
+        $kept = $this->gardener->kept($season);
+
+        return [$kept, array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException()];
+    }
+}

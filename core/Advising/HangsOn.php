@@ -1,0 +1,274 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Advising;
+
+use Closure;
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Reckoning\Altered;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Results\SetupResult;
+use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Sowing\TwoValues;
+use Throwable;
+
+/**
+ * What "grow or buy" hangs on. Every input that the set-up uses is moved over what it may well be (measured ±5 %, your word ±15 %, a guess ±40 %; what comes up and what lives from its bad value to its good one)
+ * and the season costed anew; and where the verdict turns, found on a grid and then by bisection, since it goes in steps.
+ */
+final readonly class HangsOn
+{
+    private const RANGE = ['measured' => 0.05, 'you' => 0.15, 'guess' => 0.4];
+
+    /** As many are shown. */
+    private const SHOWN = 10;
+
+    /** Factors at which the verdict is looked at. */
+    private const GRID = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1.0, 1.15, 1.3, 1.5, 1.75, 2.0, 2.5, 3.0, 4.0, 6.0, 10.0];
+
+    /** To a four thousandth of a step of the grid: to the penny. */
+    private const HALVINGS = 12;
+
+    private SeasonCosting $costing;
+
+    private SetupBooks $books;
+
+    /** @param  Closure(list<string|int>): string  $source  measured, you or guess, of a path */
+    public function __construct(private Season $season, private Setup $setup, private Closure $source)
+    {
+        $this->costing = new SeasonCosting($season);
+        $this->books = $this->costing->books($setup);
+    }
+
+    /**
+     * @param  ?Closure(int, int): void  $progress
+     * @return list<Lever> the ten that move it most
+     */
+    public function levers(?Closure $progress = null): array
+    {
+        $inputs = $this->inputs();
+        $levers = [];
+        foreach ($inputs as $i => [$path, $name, $value, $chances]) {
+            $progress === null ?: $progress($i, count($inputs));
+            $source = ($this->source)($path);
+            $range = self::RANGE[$source] ?? self::RANGE['you'];
+            if ($chances !== null) {
+                [$toLow, $toHigh, $low, $high] = $chances;
+                $source = 'known';
+            } else {
+                [$low, $high] = [$value * (1.0 - $range), $value * (1.0 + $range)];
+                [$toLow, $toHigh] = [[['path' => $path, 'to' => $low]], [['path' => $path, 'to' => $high]]];
+            }
+            [$keepLow, $keepHigh] = [$this->keepWith($toLow), $this->keepWith($toHigh)];
+            if ($keepLow !== null && $keepHigh !== null) {
+                $levers[] = new Lever($path, $name, $source, $value, $low, $high, $keepLow, $keepHigh, abs($keepHigh - $keepLow));
+            }
+        }
+        usort($levers, fn (Lever $a, Lever $b): int => [$b->moves, $a->name] <=> [$a->moves, $b->name]);
+
+        return array_slice($levers, 0, self::SHOWN);
+    }
+
+    /** @return list<Flip> of all together, then the nursery's price of each crop */
+    public function flips(): array
+    {
+        $result = $this->costing->setup($this->setup);
+        if ($result->keep === null) {
+            return [];
+        }
+        $flips = [];
+        $offers = array_map(fn ($offer): array => [['nursery', $offer->id, 'price'], $offer->price], $this->season->nursery);
+        $flips[] = $this->flip('nursery', null, (float) $result->nursery_per_plant, fn (float $f): array => self::scaled($offers, $f), self::keep(...));
+        $rates = [[['electricity', 'rate'], $this->season->electricity->rate]];
+        foreach ($this->season->electricity->windows as $i => $window) {
+            $rates[] = [['electricity', 'windows', $i, 'rate'], $window->rate];
+        }
+        $flips[] = $this->flip('rate', null, $this->season->electricity->rate, fn (float $f): array => self::scaled($rates, $f), self::keep(...));
+        $survivals = [];
+        foreach ($this->methods() as $method) {
+            foreach ($method->stages as $i => $stage) {
+                $survivals[] = [['methods', $method->id, 'stages', $i, 'survival'], $stage->survival];
+            }
+        }
+        $flips[] = $this->flip('survival', null, 1.0, fn (float $f): array => self::scaled($survivals, $f, 1.0), self::keep(...));
+        $wanted = array_map(fn ($crop): array => [['crops', $crop->id, 'wanted'], $crop->wanted], array_values(array_filter($this->season->crops, fn ($crop): bool => $crop->split === null)));
+        $flips[] = $this->flip('wanted', null, (float) array_sum(array_column($this->season->crops, 'wanted')),
+            fn (float $f): array => array_map(fn (array $one): array => ['path' => $one[0], 'to' => max(1, (int) round($one[1] * $f))], $wanted), self::keep(...));
+        // An hour may be worth what it earns: that needs no search.
+        $flips[] = new Flip('hour', null, $this->season->hourlyValue, null, $result->hours > 0.0 && $result->keep > 0.0 ? $result->keep / $result->hours : null);
+        foreach ($result->crops as $crop) {
+            $own = array_column($this->season->crops, null, 'id')[$crop->id];
+            if ($crop->grown && $crop->extra_cost !== null && $crop->buy_cost !== null) {
+                $prices = array_values(array_filter($offers, fn (array $offer): bool => in_array($offer[0][1], $own->nursery, true)));
+                $flips[] = $this->flip('nursery', $crop->id, $crop->buy_cost / $own->wanted, fn (float $f): array => self::scaled($prices, $f),
+                    function (SetupResult $of) use ($crop): ?float {
+                        $row = array_column($of->crops, null, 'id')[$crop->id];
+
+                        return $row->extra_cost === null || $row->buy_cost === null ? null : $row->buy_cost - $row->extra_cost - (float) $row->shortfall_cost;
+                    });
+            }
+        }
+
+        return $flips;
+    }
+
+    /**
+     * @param  Closure(float): list<array{path: non-empty-list<string|int>, to: mixed}>  $edits  of a factor
+     * @param  Closure(SetupResult): ?float  $worth  above 0 where growing wins
+     */
+    private function flip(string $what, ?string $crop, float $now, Closure $edits, Closure $worth): Flip
+    {
+        $at = function (float $factor) use ($edits, $worth): ?float {
+            $result = $factor === 1.0 ? $this->costing->setup($this->setup) : $this->with($edits($factor));
+
+            return $result === null ? null : $worth($result);
+        };
+        $grows = ($at(1.0) ?? 0.0) > 0.0;
+        $below = $this->turn($at, array_reverse(array_filter(self::GRID, fn (float $f): bool => $f < 1.0)), $grows);
+        $above = $this->turn($at, array_values(array_filter(self::GRID, fn (float $f): bool => $f > 1.0)), $grows);
+
+        return new Flip($what, $crop, $now, $below === null ? null : $now * $below, $above === null ? null : $now * $above);
+    }
+
+    /**
+     * @param  Closure(float): ?float  $at
+     * @param  list<float>  $factors  away from 1
+     */
+    private function turn(Closure $at, array $factors, bool $grows): ?float
+    {
+        $last = 1.0;
+        foreach ($factors as $factor) {
+            $value = $at($factor);
+            if ($value !== null && $value > 0.0 !== $grows) {
+                return $this->between($at, $last, $factor, $grows);
+            }
+            $last = $value === null ? $last : $factor;
+        }
+
+        return null;
+    }
+
+    /** @param  Closure(float): ?float  $at */
+    private function between(Closure $at, float $same, float $other, bool $grows): float
+    {
+        for ($i = 0; $i < self::HALVINGS; $i++) {
+            $middle = ($same + $other) / 2.0;
+            ($at($middle) ?? 0.0) > 0.0 === $grows ? ($same = $middle) : ($other = $middle);
+        }
+
+        return $other;
+    }
+
+    /**
+     * Path, name and value of what the set-up uses; of what is known by its chances the edits for the bad and the good value, and both.
+     *
+     * @return list<array{non-empty-list<string|int>, string, float, ?array{list<array{path: non-empty-list<string|int>, to: mixed}>, list<array{path: non-empty-list<string|int>, to: mixed}>, float, float}}>
+     */
+    private function inputs(): array
+    {
+        $inputs = [];
+        $add = function (string $list, string $id, string $key, string $name, float $value) use (&$inputs): void {
+            $value <= 0.0 ?: $inputs[] = [[$list, $id, $key], $name, $value, null];
+        };
+        $season = $this->season;
+        $lots = $offers = [];
+        foreach ($this->books->plans as $plan) {
+            $lots[$plan->lot->id] = $plan->lot;
+            $offers += array_flip($plan->crop->nursery);
+        }
+        foreach ($lots as $lot) {
+            $add('seed_lots', $lot->id, 'packet_price', "a packet of {$lot->variety}", $lot->packetPrice);
+        }
+        foreach ($this->books->plans as $plan) {
+            // By what is known of the packet: from a bad one to a good one (costing rules, section 4).
+            $lot = $plan->lot;
+            [$bad, $good] = TwoValues::around($plan->viability->value, $plan->viability->deviation());
+            $path = ['seed_lots', $lot->id, 'germination'];
+            $to = fn (float $value): array => [['path' => $path, 'to' => min(1.0, $plan->viability->fresh * $value / $plan->viability->value)]];
+            if (isset($lots[$lot->id])) {
+                $inputs[] = [$path, "what comes up of {$lot->variety}", $plan->viability->value, [$to($bad), $to($good), $bad, $good]];
+                unset($lots[$lot->id]);
+            }
+        }
+        foreach (array_keys($this->books->supplies->pools) as $id) {
+            $supply = $this->books->index->supplies[$id];
+            $add('supplies', $supply->id, 'pack_price', "a pack of {$supply->name}", $supply->packPrice);
+        }
+        foreach ($season->containers as $container) {
+            if (isset($this->books->containers->durable[$container->id]) || isset($this->books->containers->singleUse[$container->id])) {
+                $add('containers', $container->id, 'pack_price', "{$container->name}, its price", $container->packPrice);
+                $container->singleUse ?: $add('containers', $container->id, 'life_seasons', "{$container->name}, seasons it lasts", $container->lifeSeasons);
+            }
+        }
+        foreach (['lights' => $this->setup->lights, 'mats' => $this->setup->mats] as $list => $ids) {
+            foreach ($ids as $id) {
+                $thing = $list === 'lights' ? $this->books->index->lights[$id] : $this->books->index->mats[$id];
+                $add($list, $id, 'watts', "{$thing->name}, its watts", $thing->watts);
+                $add($list, $id, 'price', "{$thing->name}, its price", $thing->price);
+                $add($list, $id, 'life_seasons', "{$thing->name}, seasons it lasts", $thing->lifeSeasons);
+            }
+        }
+        if ($season->electricity->rate > 0.0) {
+            $inputs[] = [['electricity', 'rate'], 'a kWh', $season->electricity->rate, null];
+        }
+        foreach ($this->methods() as $method) {
+            $whole = array_product(array_map(fn ($stage): float => $stage->survival, $method->stages));
+            [$bad, $good] = TwoValues::around($whole, sqrt($season->luck * $whole * (1.0 - $whole)));
+            $to = fn (float $value): array => array_map(fn (int $i, $stage): array => ['path' => ['methods', $method->id, 'stages', $i, 'survival'],
+                'to' => $stage->survival ** (log($value) / log($whole))], array_keys($method->stages), $method->stages);
+            if ($whole < 1.0 && $season->luck > 0.0) {
+                $inputs[] = [['methods', $method->id], "what lives by “{$method->name}”", $whole, [$to($bad), $to($good), $bad, $good]];
+            }
+        }
+        foreach ($season->nursery as $offer) {
+            isset($offers[$offer->id]) && $add('nursery', $offer->id, 'price', "{$offer->name} at the nursery", $offer->price);
+        }
+
+        return $inputs;
+    }
+
+    /** @return list<\JollyPenny\Core\Season\Method> that are used */
+    private function methods(): array
+    {
+        $methods = [];
+        foreach ($this->books->plans as $plan) {
+            $methods[$plan->method->id] = $plan->method;
+        }
+
+        return array_values($methods);
+    }
+
+    /**
+     * @param  list<array{non-empty-list<string|int>, float}>  $values
+     * @return list<array{path: non-empty-list<string|int>, to: float}>
+     */
+    private static function scaled(array $values, float $factor, float $most = INF): array
+    {
+        return array_map(fn (array $one): array => ['path' => $one[0], 'to' => min($most, $one[1] * $factor)], $values);
+    }
+
+    private static function keep(SetupResult $result): ?float
+    {
+        return $result->keep;
+    }
+
+    /** @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits */
+    private function keepWith(array $edits): ?float
+    {
+        return $this->with($edits)?->keep;
+    }
+
+    /** @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits */
+    private function with(array $edits): ?SetupResult
+    {
+        try {
+            $season = Altered::season($this->season, $edits);
+
+            return (new SeasonCosting($season))->setup(array_column($season->setups, null, 'id')[$this->setup->id]);
+        } catch (Throwable) {
+            return null;
+        }
+    }
+}

@@ -1,0 +1,295 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Reckoning;
+
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Log\RowFacts;
+use JollyPenny\Core\Planning\CropPlan;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Results\SetupResult;
+use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\LogKind;
+use JollyPenny\Core\Season\Pattern;
+use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Shopping\Purchase;
+use JollyPenny\Core\SowAgain\TwoSowings;
+
+/**
+ * What a season came to. Each kind of fact is put into the season on top of those before it, and the season is costed again: prices
+ * paid, what was sown and wetted, power measured; then what came up and what lived change the plants that the cost is spread over. What is not
+ * known stays as planned.
+ */
+final class Reckoning
+{
+    private const NO_PLANTS = 1e-6;
+
+    private const WEEK = 7;
+
+    private const MONDAY = 3;
+
+    /** Where each kind of thing that is bought has its price. */
+    private const PRICES = ['seed' => ['seed_lots', 'packet_price'], 'supply' => ['supplies', 'pack_price'], 'container' => ['containers', 'pack_price'],
+        'trayware' => ['trayware', 'price'], 'light' => ['lights', 'price'], 'mat' => ['mats', 'price'], 'appliance' => ['appliances', 'price'],
+        'gear' => ['gear', 'price'], 'nursery' => ['nursery', 'price']];
+
+    /**
+     * @param  list<Purchase>  $purchases
+     * @param  list<array{path: list<string>, real: float}>  $measured  by devices, that differ from the plan
+     */
+    public function __construct(
+        private readonly Season $season,
+        private readonly Setup $setup,
+        private readonly LogBook $log,
+        private readonly array $purchases,
+        private readonly array $measured,
+    ) {
+    }
+
+    public function cameTo(): CameTo
+    {
+        $season = $this->season;
+        $plan = (new SeasonCosting($season))->setup($this->setup);
+        $steps = [$this->step('planned', 0, 0, $plan, null, $plan->useful)];
+        $result = $plan;
+        $costing = new SeasonCosting($season);
+        foreach (['prices' => $this->pricesPaid($season), 'used' => $this->used($season), 'power' => $this->power()] as $key => [$edits, $known, $of]) {
+            if ($edits !== []) {
+                $season = Altered::season($season, $edits);
+                $costing = new SeasonCosting($season);
+                $result = $costing->setup($this->setup);
+            }
+            $steps[] = $this->step($key, $known, $of, $result, $steps[count($steps) - 1], $result->useful);
+        }
+        $books = $costing->books($this->setup);
+        [$up, $counted] = $this->usefulBy($books, fn (CropPlan $plan, RowFacts $facts): ?float => $this->usefulOnceUp($plan, $facts));
+        $steps[] = $this->step('up', $counted, count($books->plans), $result, $steps[3], $up);
+        [$lived, $over] = $this->usefulBy($books, fn (CropPlan $plan, RowFacts $facts): ?float => self::isOver($facts)
+            ? (float) min($plan->crop->wanted, $facts->planted + $facts->given + $facts->sold) : $this->usefulOnceUp($plan, $facts));
+        $over = count(array_filter($books->plans, fn (CropPlan $plan): bool => self::isOver($this->log->crop($plan->crop->id))));
+        $steps[] = $this->step('lived', $over, count($books->plans), $result, $steps[4], $lived);
+
+        return $this->answer($steps, $books, $result);
+    }
+
+    private function step(string $key, int $known, int $of, SetupResult $result, ?BridgeStep $before, float $useful): BridgeStep
+    {
+        $heads = [];
+        $cost = 0.0;
+        foreach ($result->crops as $crop) {
+            foreach ($crop->grown ? $crop->heads ?? [] : [] as $head => $amount) {
+                $heads[$head] = ($heads[$head] ?? 0.0) + $amount;
+            }
+            $cost += $crop->grown ? (float) $crop->cost : 0.0;
+        }
+        $per = $useful < self::NO_PLANTS ? null : $cost / $useful;
+
+        return new BridgeStep($key, $known, $of, $cost, $useful, $per, $per === null || $before?->per_finished === null ? null : $per - $before->per_finished, $heads);
+    }
+
+    /** @return array{list<array{path: non-empty-list<string>, to: mixed}>, int, int} edits, things paid for, things on the shopping list */
+    private function pricesPaid(Season $season): array
+    {
+        $sums = [];
+        foreach ($this->purchases as $one) {
+            $sums["{$one->kind} {$one->thing}"] ??= [0.0, 0];
+            $sums["{$one->kind} {$one->thing}"][0] += $one->paid;
+            $sums["{$one->kind} {$one->thing}"][1] += $one->packs;
+        }
+        $edits = [];
+        $listed = [];
+        foreach ((new SeasonCosting($season))->setup($this->setup)->shopping as $line) {
+            $listed["{$line->kind} {$line->id}"] = true;
+        }
+        foreach ($sums as $key => [$paid, $packs]) {
+            [$kind, $id] = explode(' ', (string) $key, 2);
+            if ($kind === 'trip') {
+                $edits[] = ['path' => ['nursery_trip_cost'], 'to' => $paid];
+            } elseif (isset(self::PRICES[$kind]) && self::has($season, self::PRICES[$kind][0], $id)) {
+                $edits[] = ['path' => [self::PRICES[$kind][0], $id, self::PRICES[$kind][1]], 'to' => $paid / $packs];
+            }
+        }
+
+        return [$edits, count(array_intersect_key($sums, $listed)), count($listed)];
+    }
+
+    private static function has(Season $season, string $list, string $id): bool
+    {
+        $rows = match ($list) {
+            'seed_lots' => $season->seedLots,
+            'supplies' => $season->supplies,
+            'containers' => $season->containers,
+            'trayware' => $season->trayware,
+            'lights' => $season->lights,
+            'mats' => $season->mats,
+            'appliances' => $season->appliances,
+            'gear' => $season->gear,
+            default => $season->nursery,
+        };
+
+        return in_array($id, array_column($rows, 'id'), true);
+    }
+
+    /** @return array{list<array{path: non-empty-list<string>, to: mixed}>, int, int} how much was sown and wetted; crops sown, crops grown */
+    private function used(Season $season): array
+    {
+        $books = (new SeasonCosting($season))->books($this->setup);
+        $edits = [];
+        $known = 0;
+        foreach ($books->plans as $plan) {
+            $facts = $this->log->crop($plan->crop->id);
+            $amount = $plan->method->pattern === Pattern::Community ? ['seeds' => $facts->seeds] : ['sites' => $facts->sites];
+            if (current($amount) > 0) {
+                $known++;
+                $edits[] = ['path' => ['crops', $plan->crop->id, 'sow'], 'to' => (object) ['method' => $plan->method->id, ...$amount]];
+            }
+        }
+        [$said, $planned] = $this->wetted($books);
+        if ($said > 0.0 && $planned > 0.0) {
+            $edits[] = ['path' => ['mix_overage'], 'to' => max(0.0, (1.0 + $season->mixOverage) * $said / $planned - 1.0)];
+        }
+
+        return [$edits, $known, count($books->plans)];
+    }
+
+    /** @return array{float, float} litres that were wetted, and what the plan has for the same stages */
+    private function wetted(SetupBooks $books): array
+    {
+        $said = $planned = 0.0;
+        foreach ($this->log->entries as $entry) {
+            if ($entry->kind !== LogKind::Done || $entry->amount === null || $entry->unit !== 'L' || ! str_contains($entry->job ?? '', 'soak')) {
+                continue;
+            }
+            $day = $entry->on->number;
+            foreach ($books->plans as $plan) {
+                $facts = $this->log->crop($plan->crop->id);
+                $late = $facts->sown_on === null ? 0 : Day::parse($facts->sown_on)->number - $plan->sowOn();
+                foreach ($plan->stages as $i => $stage) {
+                    $own = str_starts_with($entry->job ?? '', "{$plan->crop->id}-soak") && str_ends_with($entry->job ?? '', $i === 0 ? 'soak' : "-{$i}");
+                    $shared = str_starts_with($entry->job ?? '', "soak-{$stage->stage->mix}-") && $stage->start + $late === $day;
+                    if ($stage->fills() && $stage->stage->mix !== null && ($own || $shared)) {
+                        $planned += $stage->mixLitres($this->season->mixOverage);
+                        $own && $said += $entry->amount;
+                    }
+                }
+            }
+            $said += str_starts_with($entry->job ?? '', 'soak-') ? $entry->amount : 0.0;
+        }
+
+        return [$said, $planned];
+    }
+
+    /** @return array{list<array{path: non-empty-list<string>, to: mixed}>, int, int} */
+    private function power(): array
+    {
+        $edits = [];
+        foreach ($this->measured as ['path' => $path, 'real' => $real]) {
+            $path === [] ?: $edits[] = ['path' => $path, 'to' => $real];
+        }
+
+        return [$edits, count($edits), count($this->setup->lights) + count($this->setup->mats)];
+    }
+
+    /**
+     * @param  callable(CropPlan, RowFacts): ?float  $known  useful plants by what is known; null as planned
+     * @return array{float, int} useful plants of all, crops of which something is known
+     */
+    private function usefulBy(SetupBooks $books, callable $known): array
+    {
+        $sum = 0.0;
+        $counted = 0;
+        foreach ($books->plans as $plan) {
+            $useful = $known($plan, $this->log->crop($plan->crop->id));
+            $counted += $useful === null ? 0 : 1;
+            $sum += $useful ?? $plan->sowing->finish->useful;
+        }
+
+        return [$sum, $counted];
+    }
+
+    /** Expected once so many are up; null before it is counted. */
+    private function usefulOnceUp(CropPlan $plan, RowFacts $facts): ?float
+    {
+        if ($facts->up === null) {
+            return null;
+        }
+        $of = max(1, $plan->method->pattern === Pattern::Community ? $facts->seeds : $facts->up_of);
+        $sowings = new TwoSowings($plan->sowing->chain, $plan->sowing->caps, $this->season->mishap, 0.0, array_map(floatval(...), range(0, $plan->crop->wanted)));
+
+        return $plan->crop->wanted - $sowings->short($of, min($of, $facts->up), 0);
+    }
+
+    /** Nothing of it stands any more. */
+    private static function isOver(RowFacts $facts): bool
+    {
+        return $facts->alive === 0 && $facts->finished + $facts->lost > 0;
+    }
+
+    /** @param  list<BridgeStep>  $steps */
+    private function answer(array $steps, SetupBooks $books, SetupResult $result): CameTo
+    {
+        $wanted = $out = 0;
+        $short = $earned = $hours = 0.0;
+        $crops = [];
+        $own = array_sum(array_map(fn ($crop): float => $crop->buy_cost === null ? 0.0 : (float) $crop->cost, $result->crops));
+        foreach ($books->plans as $plan) {
+            $facts = $this->log->crop($plan->crop->id);
+            $row = array_column($result->crops, null, 'id')[$plan->crop->id];
+            $went = $facts->planted + $facts->given + $facts->sold;
+            $over = self::isOver($facts);
+            $wanted += $plan->crop->wanted;
+            $out += $went;
+            $prices = $books->nursery->missing($plan->crop);
+            $missing = $prices === null ? 0.0 : ($over ? $prices[max(0, $plan->crop->wanted - $went)] : $row->shortfallBought());
+            $short += $missing;
+            if ($row->buy_cost !== null) {
+                $earned += $row->buy_cost - (float) $row->cost - $missing;
+                $hours += (float) $row->hours;
+            }
+            $crops[] = ['crop' => $plan->crop->id, 'up' => $facts->up, 'of' => $facts->up_of, 'finished' => $over ? $went : null, 'wanted' => $plan->crop->wanted];
+        }
+
+        return new CameTo($this->setup->id, $steps, $wanted, $out, $result->nursery_per_plant,
+            $result->buy_total === null ? null : $result->buy_total - $own - $short, $hours > 0.0 ? $earned / $hours : null, $hours, $this->losses(), $crops);
+    }
+
+    /** @return list<Loss> */
+    private function losses(): array
+    {
+        $by = [];
+        foreach ($this->log->entries as $entry) {
+            if ($entry->kind === LogKind::Lost && ($entry->count ?? 0) > 0 && $entry->crop !== null) {
+                self::lost($by, $entry->cause->value ?? 'other', $entry, (int) $entry->count);
+            }
+        }
+        foreach ($this->season->crops as $crop) {
+            $facts = $this->log->crop($crop->id);
+            $last = array_values(array_filter($this->log->byCrop[$crop->id] ?? [], fn (LogEntry $entry): bool => $entry->kind === LogKind::Up));
+            if ($facts->up !== null && $facts->up_of > $facts->up && $last !== []) {
+                self::lost($by, 'not_up', $last[count($last) - 1], $facts->up_of - $facts->up);
+            }
+        }
+        $losses = [];
+        foreach ($by as $cause => $where) {
+            $rows = array_values($where);
+            usort($rows, fn (array $a, array $b): int => $b['count'] <=> $a['count']);
+            $losses[] = new Loss($cause, array_sum(array_column($rows, 'count')), $rows);
+        }
+        usort($losses, fn (Loss $a, Loss $b): int => $b->count <=> $a->count);
+
+        return $losses;
+    }
+
+    /** @param  array<string, array<string, array{crop: string, tray: ?string, week: string, count: int}>>  $by */
+    private static function lost(array &$by, string $cause, LogEntry $entry, int $count): void
+    {
+        $week = Day::ofNumber((int) floor(($entry->on->number + self::MONDAY) / self::WEEK) * self::WEEK - self::MONDAY)->format();
+        $key = "{$entry->crop} {$entry->tray} {$week}";
+        $by[$cause][$key] ??= ['crop' => (string) $entry->crop, 'tray' => $entry->tray, 'week' => $week, 'count' => 0];
+        $by[$cause][$key]['count'] += $count;
+    }
+}
