@@ -108,7 +108,7 @@ final class Shapes
                 array_map(fn (TypeNode $one): array => $this->type($one, $home), array_values($type->types)),
             ),
             $type instanceof GenericTypeNode => match ((string) $type->type) {
-                'list' => ['type' => 'array', 'items' => $this->type($type->genericTypes[0], $home)],
+                'list', 'non-empty-list' => ['type' => 'array', 'items' => $this->type($type->genericTypes[0], $home)],
                 default => ['type' => 'object', 'additionalProperties' => $this->type($type->genericTypes[1], $home)],
             },
             $type instanceof ArrayShapeNode => $this->shape($type, $home),

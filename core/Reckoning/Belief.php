@@ -11,8 +11,8 @@ final readonly class Belief
      * @param  string  $key  germination, survival, luck, measured or price
      * @param  string  $name  of what
      * @param  ?float  $counted  null where it was measured only as one value
-     * @param  ?array{float, float}  $planned_range  10 and 90 % points of what was believed before (beta); null of what is no share
-     * @param  ?array{float, float}  $believed_range  after
+     * @param  ?array{low: float, high: float}  $planned_range  10 and 90 % points of what was believed before (beta); null of what is no share
+     * @param  ?array{low: float, high: float}  $believed_range  after
      * @param  float  $weight  what the plan counted for, in seeds or plants
      * @param  int  $of  seeds or plants counted
      * @param  list<array{path: list<string|int>, to: mixed}>  $edits  that take it over

@@ -29,7 +29,7 @@ final readonly class Beliefs
 
     private const MOST = 0.999;
 
-    /** @param  list<array{path: list<string>, name: string, now: float, real: float}>  $measured  by devices */
+    /** @param  list<array{path: non-empty-list<string>, name: string, now: float, real: float}>  $measured  by devices */
     public function __construct(private SetupBooks $books, private LogBook $log, private array $measured)
     {
     }

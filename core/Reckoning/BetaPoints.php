@@ -15,13 +15,13 @@ final readonly class BetaPoints
     /**
      * @param  float  $mean  share
      * @param  float  $weight  seeds or plants it is worth: a + b
-     * @return array{float, float} the 10 and the 90 % point
+     * @return array{low: float, high: float} the 10 and the 90 % point
      */
     public static function around(float $mean, float $weight): array
     {
         [$a, $b] = [$mean * $weight, (1.0 - $mean) * $weight];
         if ($a <= 0.0 || $b <= 0.0) {
-            return [$mean, $mean];
+            return ['low' => $mean, 'high' => $mean];
         }
         $logs = [];
         for ($i = 0; $i < self::CELLS; $i++) {
@@ -42,6 +42,6 @@ final readonly class BetaPoints
             $sofar += $mass;
         }
 
-        return [$points[0] ?? $mean, $points[1] ?? $mean];
+        return ['low' => $points[0] ?? $mean, 'high' => $points[1] ?? $mean];
     }
 }

@@ -75,7 +75,7 @@ final class ReckoningController
         $edits = array_merge(...array_map(fn (Belief $one): array => $one->edits, array_values($taken)));
         $editor->edit($next, 'what was counted', fn (stdClass $document): array => array_values(array_filter($edits, function (array $edit) use ($document): bool {
             // What is no longer there, or has a packet of the new year, is left as it is.
-            $parent = (new DocumentPath(array_slice($edit['path'], 0, 2)))->get($document);
+            $parent = count($edit['path']) < 3 ? null : (new DocumentPath([$edit['path'][0], $edit['path'][1]]))->get($document);
 
             return count($edit['path']) < 3 || ($parent instanceof stdClass && ($edit['path'][2] !== 'test' || $parent->packed_for < $document->year));
         })));
