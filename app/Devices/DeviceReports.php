@@ -40,7 +40,7 @@ final readonly class DeviceReports
         ], $devices);
     }
 
-    /** @return list<array{path: list<string>, name: string, now: float, real: float, unit: string}> what of it differs from the plan */
+    /** @return list<array{path: non-empty-list<string>, name: string, now: float, real: float, unit: string}> what of it differs from the plan */
     public static function offers(KeptSeason $kept, Setup $setup): array
     {
         return array_merge(...array_map(fn (array $one): array => $one[1]->offers, self::of($kept, $setup)));

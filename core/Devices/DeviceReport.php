@@ -21,7 +21,7 @@ final readonly class DeviceReport
 
     /**
      * @param  list<array{date: string, hours: float, mean: float, kwh: float, planned: ?float}>  $days  planned: kWh of that day by the plan
-     * @param  list<array{path: list<string>, name: string, now: float, real: float, unit: string}>  $offers
+     * @param  list<array{path: non-empty-list<string>, name: string, now: float, real: float, unit: string}>  $offers
      */
     private function __construct(public array $days, public array $offers)
     {
@@ -73,7 +73,7 @@ final readonly class DeviceReport
         return array_values(array_filter($ids, fn (string $id): bool => $rows[$id]->place === $thing->place));
     }
 
-    /** @return list<array{path: list<string>, name: string, now: float, real: float, unit: string}> */
+    /** @return list<array{path: non-empty-list<string>, name: string, now: float, real: float, unit: string}> */
     private static function offers(SetupBooks $books, DeviceKind $kind, string $list, string $thing, Measured $measured, ?Measured $air): array
     {
         if ($kind === DeviceKind::Meter) {
@@ -97,9 +97,9 @@ final readonly class DeviceReport
     }
 
     /**
-     * @param  list<string>  $path
+     * @param  non-empty-list<string>  $path
      * @param  float  $same  nearer than this there is nothing to tell
-     * @return list<array{path: list<string>, name: string, now: float, real: float, unit: string}>
+     * @return list<array{path: non-empty-list<string>, name: string, now: float, real: float, unit: string}>
      */
     private static function offer(array $path, string $name, float $now, ?float $real, float $same, string $unit): array
     {

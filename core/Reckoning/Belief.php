@@ -15,7 +15,7 @@ final readonly class Belief
      * @param  ?array{low: float, high: float}  $believed_range  after
      * @param  float  $weight  what the plan counted for, in seeds or plants
      * @param  int  $of  seeds or plants counted
-     * @param  list<array{path: list<string|int>, to: mixed}>  $edits  that take it over
+     * @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits  that take it over
      */
     public function __construct(
         public string $key,

@@ -39,7 +39,7 @@ final class Reckoning
 
     /**
      * @param  list<Purchase>  $purchases
-     * @param  list<array{path: list<string>, real: float}>  $measured  by devices, that differ from the plan
+     * @param  list<array{path: non-empty-list<string>, real: float}>  $measured  by devices, that differ from the plan
      */
     public function __construct(
         private readonly Season $season,
@@ -188,7 +188,7 @@ final class Reckoning
     {
         $edits = [];
         foreach ($this->measured as ['path' => $path, 'real' => $real]) {
-            $path === [] ?: $edits[] = ['path' => $path, 'to' => $real];
+            $edits[] = ['path' => $path, 'to' => $real];
         }
 
         return [$edits, count($edits), count($this->setup->lights) + count($this->setup->mats)];
