@@ -114,7 +114,7 @@ final class Shapes
             $type instanceof ArrayShapeNode => $this->shape($type, $home),
             $type instanceof IdentifierTypeNode => match (true) {
                 isset(self::SCALARS[$type->name]) => ['type' => self::SCALARS[$type->name]],
-                $type->name === 'mixed' => [],
+                $type->name === 'mixed' => ['description' => 'any value'],
                 in_array($type->name, ['stdClass', 'array'], true) => ['type' => 'object'],
                 default => $this->of(self::classNamed($type->name, $home)),
             },

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Cli;
 
+use JollyPenny\Core\Advising\Savings;
 use JollyPenny\Core\Choosing\Budget;
 use JollyPenny\Core\Choosing\Budgeted;
 use JollyPenny\Core\Choosing\BudgetYear;
 use JollyPenny\Core\Choosing\BudgetYears;
 use JollyPenny\Core\Choosing\MadeToFit;
 use JollyPenny\Core\Choosing\MixAndMatch;
+use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Reckoning\Belief;
+use JollyPenny\Core\Reckoning\Beliefs;
+use JollyPenny\Core\Reckoning\CameTo;
+use JollyPenny\Core\Reckoning\Reckoning;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\Fault;
 use JollyPenny\Core\Season\File\InvalidSeason;
@@ -18,6 +24,8 @@ use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Simulating\Simulated;
+use JollyPenny\Core\Simulating\Simulation;
 use JollyPenny\Core\Years\YearsCosting;
 
 /** bin/jolly: a season file costed, over the years, mixed and matched, made to fit, or kept to a limit. Exits 0, or 2 with a line for each fault on standard error. */
@@ -29,12 +37,16 @@ final readonly class Jolly
            bin/jolly mix FILE.json --setup ID                                    the season file with each crop its cheapest way
            bin/jolly budget FILE.json --setup ID --limit N [--seasons Y] [--for season]  what to grow, buy or leave out so that the till stays within N
            bin/jolly fit FILE.json --setup ID                                    the season file with the set-up made to fit: lamps and mats enough
+           bin/jolly simulate FILE.json --setup ID [--runs N] [--seed S]         the season played N times (10000), the same for the same seed
+           bin/jolly advice FILE.json --setup ID                                 every single change, by what it saves
+           bin/jolly reckon FILE.json --setup ID                                 what the season came to, by the log in the file
            bin/jolly simulate-meter --token TOKEN                                posts readings to a running application, as a device would
     A file named - is standard input.
 
     TEXT;
 
-    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit', 'seasons', 'for']];
+    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit', 'seasons', 'for'],
+        'simulate' => ['setup', 'runs', 'seed'], 'advice' => ['setup'], 'reckon' => ['setup']];
 
     /**
      * @param  list<string>  $arguments  after the program's name
@@ -62,6 +74,9 @@ final readonly class Jolly
                     (new MixAndMatch($season, self::setup($season, $options['setup'] ?? ''), self::progress($err)))->season(),
                 ),
                 'fit' => (new SeasonWriter())->toJson(self::fitted($season, self::setup($season, $options['setup'] ?? ''))),
+                'simulate' => self::json(self::simulated($season, $options, self::progress($err))),
+                'advice' => self::json(['changes' => (new Savings($season, self::setup($season, $options['setup'] ?? '')))->all(self::progress($err))]),
+                'reckon' => self::json(self::reckoned($season, self::setup($season, $options['setup'] ?? ''))),
                 'budget' => self::json(self::budget($season, $options, self::progress($err))),
                 default => self::json(
                     (new SeasonCosting($season))->result(isset($options['setup']) ? self::setup($season, $options['setup'])->id : null),
@@ -95,7 +110,8 @@ final readonly class Jolly
             }
             $options[$name] = $pair[1] ?? '';
         }
-        $needed = ['years' => ['seasons'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit']][$arguments[0]] ?? [];
+        $needed = ['years' => ['seasons'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit'], 'simulate' => ['setup'], 'advice' => ['setup'],
+            'reckon' => ['setup']][$arguments[0]] ?? [];
 
         return array_diff($needed, array_keys($options)) === [] ? $options : null;
     }
@@ -150,6 +166,34 @@ final readonly class Jolly
         }
 
         return ['seasons' => BudgetYears::of($season, $setup->id, (float) $limit, (int) $seasons, $progress, $for === 'season')];
+    }
+
+    /**
+     * @param  array<string, string>  $options
+     * @param  ?\Closure(int, int): void  $progress
+     */
+    private static function simulated(Season $season, array $options, ?\Closure $progress): Simulated
+    {
+        $setup = self::setup($season, $options['setup'] ?? '');
+        [$runs, $seed] = [$options['runs'] ?? '10000', $options['seed'] ?? '17'];
+        if (preg_match('/^\d{1,6}$/', $runs) !== 1 || (int) $runs < 1 || (int) $runs > Simulation::MOST) {
+            throw InvalidSeason::because([], '"--runs" is not a whole number from 1 to '.Simulation::MOST.'.', 'Give the number of seasons, such as 10000.');
+        }
+        if (preg_match('/^\d{1,15}$/', $seed) !== 1) {
+            throw InvalidSeason::because([], '"--seed" is not a whole number from 0 on.', 'Give any, such as 17; the same gives the same.');
+        }
+        $costing = new SeasonCosting($season);
+
+        return (new Simulation($costing->books($setup), $costing->setup($setup)))->play((int) $runs, (int) $seed, $progress);
+    }
+
+    /** @return array{came_to: CameTo, beliefs: list<Belief>} by the log of the file; purchases and meters stand in no file */
+    private static function reckoned(Season $season, Setup $setup): array
+    {
+        $log = new LogBook($season->log);
+
+        return ['came_to' => (new Reckoning($season, $setup, $log, [], []))->cameTo(),
+            'beliefs' => (new Beliefs((new SeasonCosting($season))->books($setup), $log, []))->all()];
     }
 
     private static function setup(Season $season, string $id): Setup

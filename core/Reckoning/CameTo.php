@@ -15,6 +15,8 @@ final readonly class CameTo
      * @param  ?float  $kept  against buying, with what is missing bought; what is not known as planned
      * @param  ?float  $wage  money that an hour of work earned, by the plan's hours
      * @param  list<Loss>  $losses  the most first
+     * @param  list<array{group: string, amount: float}>  $planned_stack  money of one plant by kinds of coin; what heat credit takes off is taken off all alike
+     * @param  list<array{group: string, amount: float}>  $real_stack
      * @param  list<array{crop: string, up: ?int, of: int, finished: ?int, wanted: int}>  $crops  finished null while it is not over
      */
     public function __construct(
@@ -28,6 +30,8 @@ final readonly class CameTo
         public float $hours,
         public array $losses,
         public array $crops,
+        public array $planned_stack,
+        public array $real_stack,
     ) {
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Reckoning;
 
+use JollyPenny\Core\Books\Head;
+use JollyPenny\Core\Books\HeadGroup;
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Log\LogBook;
 use JollyPenny\Core\Log\RowFacts;
@@ -254,7 +256,27 @@ final class Reckoning
         }
 
         return new CameTo($this->setup->id, $steps, $wanted, $out, $result->nursery_per_plant,
-            $result->buy_total === null ? null : $result->buy_total - $own - $short, $hours > 0.0 ? $earned / $hours : null, $hours, $this->losses(), $crops);
+            $result->buy_total === null ? null : $result->buy_total - $own - $short, $hours > 0.0 ? $earned / $hours : null, $hours, $this->losses(), $crops,
+            self::stack($steps[0]), self::stack($steps[count($steps) - 1]));
+    }
+
+    /** @return list<array{group: string, amount: float}> */
+    private static function stack(BridgeStep $step): array
+    {
+        $groups = [];
+        foreach ($step->heads as $head => $amount) {
+            $group = Head::from($head)->group();
+            $group === null ?: $groups[$group->value] = ($groups[$group->value] ?? 0.0) + $amount;
+        }
+        $scale = array_sum($groups) > 0.0 && $step->per_finished !== null ? $step->per_finished / array_sum($groups) : 0.0;
+        $stack = [];
+        foreach (HeadGroup::cases() as $group) {
+            if (($groups[$group->value] ?? 0.0) > 0.0) {
+                $stack[] = ['group' => $group->value, 'amount' => $groups[$group->value] * $scale];
+            }
+        }
+
+        return $stack;
     }
 
     /** @return list<Loss> */

@@ -22,21 +22,29 @@ abstract class BrowserTestCase extends TestCase
 
     private int $width = 1280;
 
-    /** @var resource|null */
-    private $driver = null;
+    /** Where ChromeDriver listens: one for all tests, each of which has a browser of its own. */
+    private static ?int $port = null;
 
     protected function setUp(): void
     {
-        $port = $this->freePort();
-        $nothing = ['file', '/dev/null', 'w'];
-        $this->driver = proc_open(['/usr/bin/chromedriver', "--port={$port}"], [1 => $nothing, 2 => $nothing], $pipes) ?: null;
-        $this->open($port, 1280, 800);
+        self::$port ??= $this->driver();
+        $this->open(self::$port, 1280, 800);
     }
 
     protected function tearDown(): void
     {
         isset($this->browser) && $this->browser->quit();
-        $this->driver === null || proc_terminate($this->driver);
+    }
+
+    private function driver(): int
+    {
+        $port = $this->freePort();
+        $nothing = ['file', '/dev/null', 'w'];
+        $driver = proc_open(['/usr/bin/chromedriver', "--port={$port}"], [1 => $nothing, 2 => $nothing], $pipes)
+            ?: throw new RuntimeException('ChromeDriver did not start.');
+        register_shutdown_function(fn (): bool => proc_terminate($driver));
+
+        return $port;
     }
 
     public function visit(string $path = '/', int $width = 1280, int $height = 800): void

@@ -3,34 +3,7 @@
 declare(strict_types=1);
 
 use Facebook\WebDriver\WebDriverBy;
-use Tests\Browser\BrowserTestCase;
-
-/** The made-up season in May, opened for this visitor. */
-function openMay(BrowserTestCase $test, string $screen, int $width = 1280): string
-{
-    $test->visit('/', $width, 844);
-    $test->find('[data-part="stack-svg"]');
-    $id = $test->browser->executeAsyncScript(
-        'const done = arguments[0]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
-        fetch("/api/seasons", { method: "POST", headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },
-        body: JSON.stringify({ from: "demo", demo: "may" }) }).then((r) => r.json()).then(({ id }) => done(id));',
-    );
-    $path = "/seasons/{$id}";
-    $test->visit("{$path}/{$screen}", $width, 844);
-
-    return $path;
-}
-
-/** @return list<array<string, mixed>> entries of the log that stand, as the server has them */
-function written(BrowserTestCase $test, string $path): array
-{
-    return array_values(array_filter($test->api("/api{$path}/log")['entries'], fn (array $entry): bool => $entry['stands']));
-}
-
-function untilSent(BrowserTestCase $test, float $seconds = 30): void
-{
-    $test->waitFor(fn () => $test->text('[data-part="signal"]') === '' ?: null, 'everything to be sent', $seconds);
-}
+use Tests\Browser\May;
 
 it('writes down a sowing day of twelve varieties on a phone in thirty taps and without typing', function () {
     $this->visit('/', 390, 844);
@@ -54,8 +27,8 @@ it('writes down a sowing day of twelve varieties on a phone in thirty taps and w
         usleep(60_000);
     }
     expect($taps)->toBeLessThan(30);
-    untilSent($this);
-    $sown = array_filter(written($this, $path), fn (array $entry): bool => $entry['kind'] === 'sown');
+    May::untilSent($this);
+    $sown = array_filter(May::written($this, $path), fn (array $entry): bool => $entry['kind'] === 'sown');
     expect(array_unique(array_column($sown, 'crop')))->toHaveCount(12)->and($this->overflows())->toBeFalse();
     $trays = $this->api("/api{$path}/setups/bench/trays")['trays'];
     foreach (array_merge(...array_column($trays, 'runs')) as $run) {
@@ -65,13 +38,13 @@ it('writes down a sowing day of twelve varieties on a phone in thirty taps and w
 });
 
 it('is written down without signal, kept over a reload, and sent once in its order', function () {
-    $path = openMay($this, 'today', 390);
+    $path = May::open($this, 'today', 390);
     $this->find('[data-job="sweet-bench-look-2027-05-09"], [data-job="copper-kettle-stage-2"]');
     $this->waitFor(fn () => $this->browser->executeAsyncScript(
         'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null))',
     ) ?: null, 'the service worker');
     usleep(900_000);
-    $before = count(written($this, $path));
+    $before = count(May::written($this, $path));
     $this->server(false);
     try {
         $this->visit("{$path}/today", 390, 844);
@@ -93,19 +66,19 @@ it('is written down without signal, kept over a reload, and sent once in its ord
     } finally {
         $this->server(true);
     }
-    untilSent($this, 40);
+    May::untilSent($this, 40);
     $all = $this->api("/api{$path}/log")['entries'];
     $new = array_values(array_filter($all, fn (array $entry): bool => ! str_starts_with($entry['id'], 'may-')));
     expect(array_map(fn (array $entry): string => $entry['kind'].' '.($entry['count'] ?? ''), $new))->toBe(['potted_on 4', 'done ', 'undo ', 'potted_on 8'])
-        ->and(count(written($this, $path)))->toBe($before + 2);
+        ->and(count(May::written($this, $path)))->toBe($before + 2);
     expect($this->accessibilityFindings())->toBe([]);
 });
 
 it('sends hundreds of entries once and in order, though the server goes away in the middle', function () {
-    $path = openMay($this, 'log');
+    $path = May::open($this, 'log');
     $this->find('[data-part="log"]');
     $season = $this->seasonId();
-    $before = count(written($this, $path));
+    $before = count(May::written($this, $path));
     // As a phone would have them after a week without signal.
     $this->browser->executeAsyncScript(
         'const [season, many, done] = arguments; const asked = indexedDB.open("jolly-penny-log");
@@ -116,30 +89,17 @@ it('sends hundreds of entries once and in order, though the server goes away in 
         [$season, 500],
     );
     $this->browser->navigate()->refresh();
-    $this->waitFor(fn () => LogCount::of($this, $path) > $before ?: null, 'the first to be there', 20);
+    $this->waitFor(fn () => May::count($this, $path) > $before ?: null, 'the first to be there', 20);
     $this->server(false);
     usleep(700_000);
     $this->server(true);
-    untilSent($this, 60);
+    May::untilSent($this, 60);
     $ids = array_values(array_filter(array_column($this->api("/api{$path}/log")['entries'], 'id'), fn (string $id): bool => str_starts_with($id, 'week-')));
     expect($ids)->toBe(array_map(fn (int $i): string => sprintf('week-%06d', $i), range(0, 499)));
 });
 
-/** How many entries the server has; 0 while it does not answer. */
-final class LogCount
-{
-    public static function of(BrowserTestCase $test, string $path): int
-    {
-        try {
-            return count(written($test, $path));
-        } catch (Throwable) {
-            return 0;
-        }
-    }
-}
-
 it('puts a job off, takes another day, and says what it does not take', function () {
-    $path = openMay($this, 'today?day=2027-05-19', 390);
+    $path = May::open($this, 'today?day=2027-05-19', 390);
     $this->click('[data-job="paint-box-stage-2"] button');
     $this->click('[data-job="paint-box-stage-2"] [data-action="otherwise"]');
     $this->click('[data-job="paint-box-stage-2"] [data-action="put-off"]');
@@ -147,7 +107,7 @@ it('puts a job off, takes another day, and says what it does not take', function
     $this->browser->executeScript('const input = document.querySelector("[name=until]"); const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set;
         set.call(input, "2027-05-22"); input.dispatchEvent(new Event("input", { bubbles: true }));');
     $this->click('[data-job="paint-box-stage-2"] [data-action="put-off"]');
-    untilSent($this);
+    May::untilSent($this);
     $this->visit("{$path}/today?day=2027-05-22", 390, 844);
     $this->find('[data-job="paint-box-stage-2"]');
     // Nothing a person sees of it is wrong on any width.

@@ -2,19 +2,21 @@
 
 declare(strict_types=1);
 
+use Tests\Browser\May;
+
 it('counts a row, loses from it, moves it and takes that back', function () {
-    $path = openMay($this, 'trays/F/1', 390);
+    $path = May::open($this, 'trays/F/1', 390);
     // As the code on a label opens it: the row first.
     expect($this->text('#row-title'))->toContain('Sweet Bench, F1–2');
     $this->click('[data-part="row"] [data-action="all"]');
-    untilSent($this);
+    May::untilSent($this);
     $this->waitFor(fn () => str_contains($this->text('[data-part="timeline"]'), '8 up') ?: null, 'the count in its history');
     $this->click('[data-part="row"] select[name="cause"]');
     $this->find('[data-part="row"] select[name="cause"]')->sendKeys('gnats');
     $this->browser->executeScript('document.querySelectorAll("[data-part=row] [data-action=count]")[1].scrollIntoView({ block: "center" })');
     $this->browser->executeScript('document.querySelectorAll("[data-part=row] [data-action=count]")[1].click()');
     $this->waitFor(fn () => str_contains($this->text('[data-part="timeline"]'), '1 lost') ?: null, 'the loss');
-    untilSent($this);
+    May::untilSent($this);
     expect($this->api("/api{$path}/setups/bench/trays")['facts']['sweet-bench'])->toMatchArray(['up' => 8, 'alive' => 7])
         ->and($this->accessibilityFindings())->toBe([])->and($this->overflows())->toBeFalse();
 
@@ -29,7 +31,7 @@ it('counts a row, loses from it, moves it and takes that back', function () {
 });
 
 it('shows trays, labels and trials, in both themes, and says where a row is not', function () {
-    $path = openMay($this, 'trays');
+    $path = May::open($this, 'trays');
     $this->find('[data-tray="D"] [data-row="7"]');
     expect($this->text('[data-trial="old-seed"]'))->toContain('12 of 12')->and($this->text('[data-part="labels"]'))->toContain('to write or to print');
     expect($this->accessibilityFindings())->toBe([]);
@@ -48,7 +50,7 @@ it('shows trays, labels and trials, in both themes, and says where a row is not'
 });
 
 it('makes a meter known on the bench, and takes over what it measured', function () {
-    $path = openMay($this, 'bench');
+    $path = May::open($this, 'bench');
     $this->find('[data-part="device-offer"]');
     $this->click('[data-action="take-reading"]');
     $this->waitFor(fn () => $this->api("/api{$path}")['season']['lights'][0]['watts'] < 42 ?: null, 'the lamp\'s real watts');
@@ -74,13 +76,13 @@ it('says a plan in two steps where the crop is, and takes it', function () {
 });
 
 it('reads a table of entries, and shows what was taken back when asked', function () {
-    $path = openMay($this, 'log', 390);
+    $path = May::open($this, 'log', 390);
     $first = $this->find('[data-part="log"] tbody tr')->getAttribute('data-entry');
     $this->click("[data-entry=\"{$first}\"] button");
     $this->waitFor(fn () => $this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector("[data-entry=\"{$first}\"]")) === [] ?: null, 'it to be gone');
     $this->click('input[name="old"]');
     $this->find("[data-entry=\"{$first}\"]");
-    untilSent($this);
+    May::untilSent($this);
     $file = tempnam(sys_get_temp_dir(), 'log').'.csv';
     file_put_contents($file, "on,kind,crop,count\n2027-05-11,up,sweet-bench,7\nsoon,up,x,1\n");
     $this->find('input[name="log-table"]')->sendKeys($file);

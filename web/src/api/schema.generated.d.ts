@@ -760,6 +760,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/setups/{setup}/reckoning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Planned, step by step with what was written down, and what it came to; where plants were lost; what next year believes */
+        get: operations["reckoning"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The next season, begun from this one (or the one that was), believing what is named */
+        post: operations["beginNext"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons": {
         parameters: {
             query?: never;
@@ -3257,7 +3291,7 @@ export interface components {
             income: number | null;
         };
         /** @enum {string} */
-        WorkKind: "mix" | "budget" | "budget_years" | "season_budget";
+        WorkKind: "mix" | "budget" | "budget_years" | "season_budget" | "advice" | "hangs_on" | "simulation";
         /** @description A tray as it stands, row by row. Also ten pots, or ten packs. *\/ */
         TrayPicture: {
             /** @description its letters */
@@ -3411,6 +3445,219 @@ export interface components {
             words: string;
             /** @description money by which one that came is cheaper on the better side (negative where it is dearer) */
             saves: number | null;
+        };
+        /** @description What the season came to: planned, step by step with what was written down, and real. *\/ */
+        CameTo: {
+            setup: string;
+            /** @description the first is the plan, the last what it came to */
+            steps: components["schemas"]["BridgeStep"][];
+            /** @description plants of the crops that are grown */
+            wanted: number;
+            /** @description planted, given and sold, of those crops */
+            out: number;
+            /** @description at the prices paid */
+            nursery_per_plant: number | null;
+            /** @description against buying, with what is missing bought; what is not known as planned */
+            kept: number | null;
+            /** @description money that an hour of work earned, by the plan's hours */
+            wage: number | null;
+            hours: number;
+            /** @description the most first */
+            losses: components["schemas"]["Loss"][];
+            /** @description finished null while it is not over */
+            crops: {
+                crop: string;
+                up: number | null;
+                of: number;
+                finished: number | null;
+                wanted: number;
+            }[];
+            /** @description money of one plant by kinds of coin; what heat credit takes off is taken off all alike */
+            planned_stack: {
+                group: string;
+                amount: number;
+            }[];
+            real_stack: {
+                group: string;
+                amount: number;
+            }[];
+        };
+        /** @description The season with one more kind of fact put in, on top of those before. *\/ */
+        BridgeStep: {
+            /** @description planned, prices, used, power, up or lived */
+            key: string;
+            /** @description facts of this kind that were written down */
+            known: number;
+            /** @description that there could be */
+            of: number;
+            /** @description money of the crops that are grown */
+            cost: number;
+            /** @description plants of them that somebody wants */
+            useful: number;
+            /** @description money for one; null with fewer than a millionth of a plant */
+            per_finished: number | null;
+            /** @description what this kind of fact did to it */
+            moved: number | null;
+            /** @description money by head, of the crops that are grown */
+            heads: {
+                [key: string]: number;
+            };
+        };
+        /** @description Plants lost of one cause. *\/ */
+        Loss: {
+            cause: string;
+            count: number;
+            /** @description the most first; week: its Monday */
+            where: {
+                crop: string;
+                tray: string | null;
+                week: string;
+                count: number;
+            }[];
+        };
+        /** @description A rate as it was planned, as it was counted, and as it is believed from now on. *\/ */
+        Belief: {
+            /** @description germination, survival, luck, measured or price */
+            key: string;
+            id: string;
+            /** @description of what */
+            name: string;
+            planned: number;
+            /** @description null where it was measured only as one value */
+            counted: number | null;
+            believed: number;
+            /** @description 10 and 90 % points of what was believed before (beta); null of what is no share */
+            planned_range: {
+                low: number;
+                high: number;
+            } | null;
+            /** @description after */
+            believed_range: {
+                low: number;
+                high: number;
+            } | null;
+            /** @description what the plan counted for, in seeds or plants */
+            weight: number;
+            /** @description seeds or plants counted */
+            of: number;
+            /** @description that take it over */
+            edits: {
+                path: (string | number)[];
+                /** @description any value */
+                to: unknown;
+            }[];
+        };
+        /** @description A change (or two together) with what it does, the whole season costed again. *\/ */
+        Weighed: {
+            /** @description as of the change; `pair` of two */
+            kind: string;
+            crop: string | null;
+            words: string;
+            /** @description money to fill the list, less than before */
+            saves: number;
+            /** @description more than before */
+            hours: number;
+            /** @description at the till, more than before */
+            cash: number;
+            /** @description chance of enough of all, after */
+            enough: number | null;
+            /** @description the same before */
+            enough_before: number | null;
+            /** @description plants that nobody supplies, more than before */
+            missing: number;
+            /** @description over-full days, more than before */
+            crowded: number;
+            /** @description missing, odds, crowded or dropped: what it does to the list that one would want to know */
+            breaks: string[];
+            edits: {
+                path: (string | number)[];
+                /** @description any value */
+                to: unknown;
+            }[];
+        };
+        /** @description An input that the answer hangs on, moved over what it may well be. *\/ */
+        Lever: {
+            /** @description in the season */
+            path: (string | number)[];
+            name: string;
+            /** @description measured, you, guess, or known by its chances */
+            source: string;
+            /** @description as it is */
+            value: number;
+            /** @description what it may be at the least */
+            low: number;
+            /** @description at the most */
+            high: number;
+            /** @description money kept against buying at the least value */
+            keep_low: number;
+            /** @description at the most */
+            keep_high: number;
+            /** @description money between the lowest and the highest of it */
+            moves: number;
+        };
+        /** @description Where the verdict turns: the value of an input at which growing and buying cost the same. *\/ */
+        Flip: {
+            /** @description nursery, wanted, rate, survival or hour */
+            what: string;
+            /** @description id; null for all */
+            crop: string | null;
+            /** @description as it is: money for a bought plant, plants, money for a kWh, share, money for an hour */
+            now: number;
+            /** @description the nearest value below at which it turns; null where there is none in reach */
+            below: number | null;
+            above: number | null;
+        };
+        /** @description A set-up's season played out many times. Keys are stable; money is in the season's currency. *\/ */
+        Simulated: {
+            setup: string;
+            /** @description seasons played */
+            runs: number;
+            seed: number;
+            /** @description plants that somebody wants, of those grown; low and high are the 10 and 90 % points */
+            useful: {
+                mean: number | null;
+                low: number | null;
+                high: number | null;
+            };
+            /** @description money for one; a season with none counts as the dearest */
+            per_finished: {
+                mean: number | null;
+                low: number | null;
+                high: number | null;
+            };
+            /** @description against buying, shortfalls bought, trip out of it */
+            keep: {
+                mean: number | null;
+                low: number | null;
+                high: number | null;
+            };
+            /** @description share of seasons in which growing saves anything */
+            p_keep: number | null;
+            /** @description share of seasons in which all crops come to what is wanted */
+            p_all_enough: number;
+            /** @description of the cost of one, seasons by bands; none with no plant */
+            spread: {
+                from: number;
+                to: number;
+                count: number;
+            }[];
+            /** @description good, usual and bad season: the means of the best tenth, the middle and the worst */
+            kinds: {
+                name: string;
+                useful: number;
+                per_finished: number | null;
+                keep: number | null;
+            }[];
+            /** @description crops by the plants they are short of in the worst tenth, on average, most first */
+            bad: {
+                crop: string;
+                lost: number;
+            }[];
+            /** @description of the worst tenth: share that were bad seasons, batches lost whole on average */
+            made_bad: {
+                bad_season: number;
+                mishaps: number;
+            };
         };
         /** @description Whether to sow a crop again at the full look, how much, until when, and what comes of it. *\/ */
         SowAgain: {
@@ -3710,6 +3957,12 @@ export interface components {
             total: number;
             budget?: components["schemas"]["Budgeted"];
             budget_years?: components["schemas"]["BudgetYear"][];
+            advice?: components["schemas"]["Weighed"][];
+            hangs_on?: {
+                levers: components["schemas"]["Lever"][];
+                flips: components["schemas"]["Flip"][];
+            };
+            simulation?: components["schemas"]["Simulated"];
         };
         NewMethod: {
             school?: string;
@@ -3749,6 +4002,14 @@ export interface components {
             bench: components["schemas"]["BenchDays"][];
             relief: components["schemas"]["Relief"][];
             feed: string | null;
+        };
+        ReckoningState: {
+            came_to: components["schemas"]["CameTo"];
+            beliefs: components["schemas"]["Belief"][];
+        };
+        NextBeliefs: {
+            /** @description key and id of a belief, with a space between */
+            take: string[];
         };
         Jobs: {
             jobs: components["schemas"]["Job"][];
@@ -5406,6 +5667,57 @@ export interface operations {
                     "application/json": components["schemas"]["PriceOffers"];
                 };
             };
+        };
+    };
+    reckoning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The reckoning */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReckoningState"];
+                };
+            };
+        };
+    };
+    beginNext: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NextBeliefs"];
+            };
+        };
+        responses: {
+            /** @description The season */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonMade"];
+                };
+            };
+            422: components["responses"]["Faults"];
         };
     };
     listSeasons: {

@@ -24,6 +24,7 @@ const screens = {
   today: () => import('../screens/today/TodayScreen').then((module) => ({ default: module.TodayScreen })),
   trays: () => import('../screens/trays/TraysScreen').then((module) => ({ default: module.TraysScreen })),
   log: () => import('../screens/log/LogScreen').then((module) => ({ default: module.LogScreen })),
+  reckoning: () => import('../screens/reckoning/ReckoningScreen').then((module) => ({ default: module.ReckoningScreen })),
   ledger: () => import('../screens/ledger/LedgerScreen').then((module) => ({ default: module.LedgerScreen })),
   prices: () => import('../screens/prices/PricesScreen').then((module) => ({ default: module.PricesScreen })),
   shed: () => import('../screens/shed/ShedScreen').then((module) => ({ default: module.ShedScreen })),
@@ -39,6 +40,7 @@ const ShoppingScreen = lazy(screens.shopping);
 const TodayScreen = lazy(screens.today);
 const TraysScreen = lazy(screens.trays);
 const LogScreen = lazy(screens.log);
+const ReckoningScreen = lazy(screens.reckoning);
 const LedgerScreen = lazy(screens.ledger);
 const PricesScreen = lazy(screens.prices);
 const ShedScreen = lazy(screens.shed);
@@ -79,6 +81,7 @@ export function App() {
                 <Route path="pots" element={<PotsScreen />} />
                 <Route path="bench" element={<BenchScreen />} />
                 <Route path="compare" element={<CompareScreen />} />
+                <Route path="reckoning" element={<ReckoningScreen />} />
                 <Route path="ledger" element={<LedgerScreen />} />
                 <Route path="shopping" element={<ShoppingScreen />} />
                 <Route path="today" element={<TodayScreen />} />

@@ -9,5 +9,6 @@ export const STEPS: readonly { path: string; name: string; begins?: boolean; als
   { path: 'shopping', name: 'Shopping' },
   { path: 'today', name: 'Today', begins: true, also: 'log' },
   { path: 'trays', name: 'Trays' },
-  { path: 'ledger', name: 'Ledger', begins: true },
+  { path: 'reckoning', name: 'Reckoning', begins: true },
+  { path: 'ledger', name: 'Ledger' },
 ];

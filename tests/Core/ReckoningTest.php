@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+use JollyPenny\Core\Advising\Changes;
+use JollyPenny\Core\Advising\HangsOn;
+use JollyPenny\Core\Advising\Savings;
+use JollyPenny\Core\Advising\Weighed;
+use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Reckoning\Altered;
+use JollyPenny\Core\Reckoning\Beliefs;
+use JollyPenny\Core\Reckoning\BetaPoints;
+use JollyPenny\Core\Reckoning\CameTo;
+use JollyPenny\Core\Reckoning\Reckoning;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Shopping\Purchase;
+use JollyPenny\Core\Simulating\Simulation;
+use Tests\Logs;
+use Tests\Reference\Libraries;
+use Tests\Seasons;
+
+/** @param  list<Purchase>  $purchases */
+function cameTo(array $file, LogBook $log, array $purchases = [], array $measured = []): CameTo
+{
+    $season = Seasons::read($file);
+
+    return (new Reckoning($season, $season->setups[0], $log, $purchases, $measured))->cameTo();
+}
+
+it('bridges from the plan to what it came to, step by step, and adds up', function () {
+    $log = Logs::book([
+        ['2027-04-12', 'sown', ['crop' => 'copper-kettle', 'count' => 10, 'seeds' => 20]],
+        ['2027-04-20', 'up', ['crop' => 'copper-kettle', 'count' => 7]],
+        ['2027-05-02', 'lost', ['crop' => 'copper-kettle', 'count' => 2, 'cause' => 'gnats', 'tray' => 'D']],
+        ['2027-06-04', 'planted', ['crop' => 'copper-kettle', 'count' => 4]],
+        ['2027-06-04', 'given', ['crop' => 'copper-kettle', 'count' => 1]],
+    ]);
+    $starter = array_column(Seasons::demo()['seed_lots'], null, 'id');
+    $paid = new Purchase('token-0001', 'seed', array_key_first($starter), 'x', 2, 3.0 * array_values($starter)[0]['packet_price'], '2027-01-20', '', '');
+    $came = cameTo(Seasons::demo(), $log, [$paid], [['path' => ['lights', 'led', 'watts'], 'real' => 36.0]]);
+    $plan = Seasons::result(Seasons::demo());
+    expect(array_column($came->steps, 'key'))->toBe(['planned', 'prices', 'used', 'power', 'up', 'lived'])
+        ->and($came->steps[0]->per_finished)->toBeNear($plan->per_finished);
+    $sum = $came->steps[0]->per_finished + array_sum(array_map(fn ($step): float => (float) $step->moved, $came->steps));
+    expect($sum)->toBeNear($came->steps[5]->per_finished, 1e-9)
+        ->and(array_sum(array_column($came->real_stack, 'amount')))->toBeNear($came->steps[5]->per_finished, 1e-9)
+        ->and($came->steps[5]->per_finished)->toBeNear($came->steps[5]->cost / $came->steps[5]->useful, 1e-12);
+    // Each step is the season costed with that fact on top of those before.
+    $file = Seasons::demo();
+    $file['seed_lots'][0]['packet_price'] *= 1.5;
+    expect($came->steps[1]->per_finished)->toBeNear(Seasons::result($file)->per_finished);
+    $file['crops'][0]['sow'] = ['method' => 'cells-pots', 'sites' => 10];
+    expect($came->steps[2]->per_finished)->toBeNear(Seasons::result($file)->per_finished);
+    $file['lights'][0]['watts'] = 36;
+    $result = Seasons::result($file);
+    expect($came->steps[3]->per_finished)->toBeNear($result->per_finished);
+    // Of six wanted five lived: the last step has five in place of what was expected.
+    $expected = array_column($result->crops, null, 'id')['copper-kettle']->useful;
+    expect($came->steps[5]->useful)->toBeNear($result->useful - $expected + 5)
+        ->and([$came->steps[1]->known, $came->steps[2]->known, $came->steps[4]->known, $came->steps[5]->known])->toBe([1, 1, 1, 1])
+        ->and(array_map(fn ($loss): array => [$loss->cause, $loss->count], $came->losses))->toBe([['not_up', 3], ['gnats', 2]])
+        ->and($came->losses[1]->where[0])->toBe(['crop' => 'copper-kettle', 'tray' => 'D', 'week' => '2027-04-26', 'count' => 2]);
+});
+
+it('comes to the plan where nothing is known', function () {
+    $came = cameTo(Seasons::demo(), new LogBook([]));
+    foreach ($came->steps as $step) {
+        expect($step->per_finished)->toBeNear($came->steps[0]->per_finished)->and($step->known)->toBe(0);
+    }
+    $plan = Seasons::result(Seasons::demo());
+    expect($came->kept)->toBeNear($plan->keep)->and($came->wage)->toBeNear($plan->implied_wage)->and($came->losses)->toBe([]);
+});
+
+it('believes what beta posteriors say, as a reference library has them', function () {
+    foreach ([[0.9, 20.0], [0.38, 42.0], [0.05, 26.0], [0.8, 6.0], [0.97, 155.0]] as [$mean, $weight]) {
+        [$low, $high] = Libraries::answers([['betaInv', 0.1, $mean * $weight, (1 - $mean) * $weight], ['betaInv', 0.9, $mean * $weight, (1 - $mean) * $weight]]);
+        $points = BetaPoints::around($mean, $weight);
+        expect(abs($points['low'] - $low))->toBeLessThan(1e-3)->and(abs($points['high'] - $high))->toBeLessThan(1e-3);
+    }
+    $season = Seasons::read(Seasons::demo());
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $log = Logs::book([
+        ['2027-02-19', 'sown', ['crop' => 'long-day-amber', 'count' => 97, 'seeds' => 97]], ['2027-02-25', 'up', ['crop' => 'long-day-amber', 'count' => 60]],
+        ['2027-04-23', 'lost', ['crop' => 'long-day-amber', 'count' => 10, 'cause' => 'gnats']], ['2027-04-24', 'planted', ['crop' => 'long-day-amber', 'count' => 50]],
+    ]);
+    $beliefs = array_column((new Beliefs($books, $log, []))->all(), null, 'key');
+    $plan = $books->plans[$books->grown['long-day-amber']];
+    // One seed to a cell: what came up of 97, at the best temperature, weighed with the twenty seeds of a packet of the year.
+    $came = 60 / $plan->sown->relative;
+    expect($beliefs['germination']->believed)->toBeNear((20 * $plan->viability->value + $came) / (20 + 97), 1e-9)
+        ->and($beliefs['germination']->edits[0]['to'])->toEqual((object) ['sown' => 97, 'sprouted' => (int) round($came)]);
+    $whole = array_product(array_column($plan->method->stages, 'survival'));
+    expect($beliefs['survival']->believed)->toBeNear((20 * $whole + 50) / (20 + 60), 1e-9)->and($beliefs['survival']->of)->toBe(60);
+    $after = array_product(array_map(fn (array $edit): float => $edit['to'], $beliefs['survival']->edits));
+    expect($after)->toBeNear($beliefs['survival']->believed, 1e-3);
+});
+
+it('weighs every change as costing it by hand does, and takes none for free', function () {
+    $file = Seasons::demo();
+    $file['crops'] = array_slice($file['crops'], 0, 3);
+    foreach ($file['setups'] as $i => $setup) {
+        $file['setups'][$i]['overrides'] = array_intersect_key($setup['overrides'] ?? [], array_flip(array_column($file['crops'], 'id')));
+    }
+    $season = Seasons::read($file);
+    $before = (new SeasonCosting($season))->setup($season->setups[0]);
+    $weighed = (new Savings($season, $season->setups[0]))->all();
+    expect($weighed)->not->toBe([]);
+    $best = 0.0;
+    foreach ((new Changes((new SeasonCosting($season))->books($season->setups[0])))->all() as $change) {
+        try {
+            $altered = Altered::season($season, $change->edits);
+            $after = (new SeasonCosting($altered))->setup($altered->setups[0]);
+        } catch (Throwable) {
+            continue;
+        }
+        $harmless = $after->missing <= $before->missing + 0.5 && $after->crowded_days <= $before->crowded_days && count($altered->crops) >= count($season->crops)
+            && ($after->p_all_enough ?? 1.0) >= min($before->p_all_enough, $season->confidence) - 0.01;
+        $best = $harmless ? max($best, $before->fill_cost - $after->fill_cost) : $best;
+    }
+    $single = array_values(array_filter($weighed, fn (Weighed $one): bool => $one->kind !== 'pair' && $one->breaks === []));
+    expect($single[0]->saves)->toBeNear($best);
+    foreach (array_slice($weighed, 0, 12) as $one) {
+        $altered = Altered::season($season, $one->edits);
+        $after = (new SeasonCosting($altered))->setup($altered->setups[0]);
+        expect($before->fill_cost - $after->fill_cost)->toBeNear($one->saves)->and($one->saves)->toBeGreaterThanOrEqual(Savings::LEAST)
+            ->and(in_array('dropped', $one->breaks, true))->toBe(count($altered->crops) < count($season->crops));
+    }
+    $pairs = array_filter($weighed, fn (Weighed $one): bool => $one->kind === 'pair');
+    $saves = array_column($single, 'saves', 'words');
+    foreach ($pairs as $pair) {
+        [$one, $other] = explode(', and ', $pair->words, 2);
+        expect($pair->saves)->toBeGreaterThan(($saves[$one] ?? 0.0) + ($saves[$other] ?? 0.0));
+    }
+});
+
+it('finds where the verdict turns, as a fine grid does', function () {
+    $file = Seasons::small();
+    $season = Seasons::read($file);
+    $hangs = new HangsOn($season, $season->setups[0], fn (): string => 'guess');
+    $flips = array_values(array_filter($hangs->flips(), fn ($flip): bool => $flip->what === 'nursery' && $flip->crop === null));
+    $base = (new SeasonCosting($season))->setup($season->setups[0]);
+    $turns = null;
+    for ($factor = 0.1; $factor <= 10.0; $factor += 0.02) {
+        $other = $file;
+        foreach ($other['nursery'] as $i => $offer) {
+            $other['nursery'][$i]['price'] = $offer['price'] * $factor;
+        }
+        $keeps = Seasons::result($other)->keep > 0.0;
+        if ($keeps !== ($base->keep > 0.0) && ($base->keep > 0.0 ? $factor < 1.0 : $factor > 1.0)) {
+            $turns = $base->keep > 0.0 ? max($turns ?? 0.0, $factor) : min($turns ?? INF, $factor);
+        }
+    }
+    $found = $base->keep > 0.0 ? $flips[0]->below : $flips[0]->above;
+    expect($turns)->not->toBeNull()->and($found / $flips[0]->now)->toBeNear($turns, 0.03);
+    $levers = $hangs->levers();
+    expect(count($levers))->toBeLessThanOrEqual(10)->and($levers[0]->moves)->toBeGreaterThanOrEqual($levers[count($levers) - 1]->moves);
+    foreach ($levers as $lever) {
+        if ($lever->source === 'guess') {
+            expect($lever->low)->toBeNear($lever->value * 0.6)->and($lever->high)->toBeNear($lever->value * 1.4);
+        }
+    }
+});
+
+it('plays seasons that agree with the exact figures, the same for the same seed', function () {
+    $season = Seasons::read(Seasons::demo());
+    $costing = new SeasonCosting($season);
+    foreach ([0, 1] as $n) {
+        $result = $costing->setup($season->setups[$n]);
+        $simulation = new Simulation($costing->books($season->setups[$n]), $result);
+        $played = $simulation->play(20_000, 5);
+        // Within four standard errors of 20,000 seasons.
+        $spread = max(1.0, $result->useful_high - $result->useful_low);
+        expect(abs($played->useful['mean'] - $result->useful))->toBeLessThan(4 * $spread / sqrt(20_000))
+            ->and(abs($played->useful['low'] - $result->useful_low))->toBeLessThanOrEqual(1.0)->and(abs($played->useful['high'] - $result->useful_high))->toBeLessThanOrEqual(1.0)
+            ->and(abs($played->p_keep - $result->p_keep))->toBeLessThan(4 * 0.5 / sqrt(20_000))
+            ->and(abs($played->p_all_enough - $result->p_all_enough))->toBeLessThan(4 * 0.5 / sqrt(20_000))
+            ->and(array_sum(array_column($played->spread, 'count')))->toBeLessThanOrEqual(20_000)
+            ->and($played->kinds[0]['useful'])->toBeGreaterThanOrEqual($played->kinds[2]['useful']);
+        expect(json_encode($simulation->play(500, 5)))->toBe(json_encode($simulation->play(500, 5)))
+            ->and(json_encode($simulation->play(500, 6)))->not->toBe(json_encode($simulation->play(500, 5)));
+    }
+});
+
+it('prints what seasons, changes and the log come to, with keys that stay', function () {
+    $file = __DIR__.'/../../database/demo/pennywhistle.json';
+    [$code, $out] = jolly("simulate {$file} --setup bench --runs 200 --seed 3");
+    expect($code)->toBe(0)->and(array_keys(json_decode($out, true)))->toBe(['setup', 'runs', 'seed', 'useful', 'per_finished', 'keep', 'p_keep', 'p_all_enough', 'spread', 'kinds', 'bad', 'made_bad']);
+    [$code, $out] = jolly("reckon {$file} --setup bench");
+    expect($code)->toBe(0)->and(array_keys(json_decode($out, true)['came_to']))->toBe(['setup', 'steps', 'wanted', 'out', 'nursery_per_plant', 'kept', 'wage', 'hours', 'losses', 'crops', 'planned_stack', 'real_stack']);
+    [$code, , $err] = jolly("simulate {$file} --setup bench --runs 0");
+    expect($code)->toBe(2)->and($err)->toContain('--runs');
+    [$code, , $err] = jolly("simulate {$file} --setup bench --seed soon");
+    expect($code)->toBe(2)->and($err)->toContain('--seed');
+    [$code] = jolly("simulate {$file}");
+    expect($code)->toBe(2);
+});

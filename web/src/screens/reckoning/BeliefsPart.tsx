@@ -1,0 +1,102 @@
+import { Button } from 'antd';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { answered, client, words } from '../../api/client';
+import type { Belief } from '../../api/types';
+import type { OnScreen } from '../../season/SeasonContext';
+import s from './reckoning.module.css';
+
+const keyOf = ({ key, id }: Belief): string => `${key} ${id}`;
+const of = (share: number): string => `${Math.round(share * 100)}`;
+
+/** What next year believes: planned, counted, believed, as dots and ranges; taken over one by one or all. */
+export function BeliefsPart({ shown: { id, setup }, beliefs }: { shown: OnScreen; beliefs: Belief[] }) {
+  const [left, setLeft] = useState<string[]>([]);
+  const [why, setWhy] = useState<string | null>(null);
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const shares = beliefs.filter((one) => one.believed_range !== null);
+  const others = beliefs.filter((one) => one.believed_range === null);
+  const take = () => {
+    setWhy(null);
+    const keys = beliefs.map(keyOf).filter((key) => !left.includes(key));
+    answered(
+      client.POST('/api/seasons/{season}/setups/{setup}/next', {
+        params: { path: { season: id, setup: setup.id } },
+        body: { take: keys },
+      }),
+    )
+      .then(({ id: next }) => {
+        void queries.invalidateQueries({ queryKey: ['seasons'] });
+        void navigate(`/seasons/${next}/list`);
+      })
+      .catch((error: unknown) => setWhy(words(error)));
+  };
+  const box = (one: Belief) => (
+    <input
+      type="checkbox"
+      name={`take-${keyOf(one)}`}
+      aria-label={`Take over: ${one.name}`}
+      checked={!left.includes(keyOf(one))}
+      onChange={(event) => setLeft(event.target.checked ? left.filter((key) => key !== keyOf(one)) : [...left, keyOf(one)])}
+    />
+  );
+  return (
+    <section aria-labelledby="beliefs-title" data-part="beliefs">
+      <h2 id="beliefs-title">Of a hundred: planned, counted, next year</h2>
+      {beliefs.length === 0 && <p className="quiet">Nothing is counted yet, so next year believes what this one planned.</p>}
+      <ul className={s.beliefs}>
+        {shares.map((one) => (
+          <li key={keyOf(one)} data-belief={keyOf(one)}>
+            <label>
+              {box(one)} {one.name}
+            </label>
+            <span
+              className={s.track}
+              role="img"
+              aria-label={`planned ${of(one.planned)}, counted ${one.counted === null ? 'not' : of(one.counted)} among ${one.of}, believed ${of(one.believed)} of 100`}
+            >
+              {one.planned_range && (
+                <i
+                  className={s.before}
+                  style={{
+                    left: `${one.planned_range.low * 100}%`,
+                    width: `${(one.planned_range.high - one.planned_range.low) * 100}%`,
+                  }}
+                />
+              )}
+              {one.believed_range && (
+                <i
+                  className={s.after}
+                  style={{
+                    left: `${one.believed_range.low * 100}%`,
+                    width: `${(one.believed_range.high - one.believed_range.low) * 100}%`,
+                  }}
+                />
+              )}
+              {one.counted !== null && <b style={{ left: `${one.counted * 100}%` }} />}
+            </span>
+            <small className="quiet">
+              {one.of} counted beside {Math.round(one.weight)} by the plan
+            </small>
+          </li>
+        ))}
+      </ul>
+      {others.map((one) => (
+        <p key={keyOf(one)} data-belief={keyOf(one)}>
+          <label>
+            {box(one)} {one.name}: {Number(one.believed.toFixed(2))}, planned {Number(one.planned.toFixed(2))}
+          </label>
+        </p>
+      ))}
+      {beliefs.length > 0 && (
+        <Button data-action="begin-next" onClick={take}>
+          Begin next season believing {left.length === 0 ? 'all of it' : `${beliefs.length - left.length} of ${beliefs.length}`}
+        </Button>
+      )}
+      {shares.length > 0 && <p className="quiet">Grey: what was believed; the dot: counted; green: believed from now on.</p>}
+      {why !== null && <p role="alert">{why}</p>}
+    </section>
+  );
+}

@@ -1,0 +1,148 @@
+import { Link } from 'react-router';
+import { answered, client, words } from '../../api/client';
+import type { CameTo, Season } from '../../api/types';
+import { useOfRevision } from '../../season/useOfRevision';
+import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
+import { varietyOf } from '../../season/site';
+import { PlanningPage } from '../../shell/Page';
+import { SetupPicker } from '../../shell/SetupPicker';
+import { shortDay } from '../../words/dates';
+import { CAUSES } from '../../words/log';
+import { coinMoney, money } from '../../words/money';
+import { plural } from '../../words/sowing';
+import { AdvicePart } from './AdvicePart';
+import { BeliefsPart } from './BeliefsPart';
+import { Bridge, STEP_WORDS } from './Bridge';
+import { HangsOnPart } from './HangsOnPart';
+import { SurePart } from './SurePart';
+import s from './reckoning.module.css';
+
+/** What it came to, where plants and pennies went, what next year believes, and what to do otherwise. */
+export function ReckoningScreen() {
+  const shown = useOnScreen();
+  return <PlanningPage>{shown && <Reckoning shown={shown} />}</PlanningPage>;
+}
+
+function Reckoning({ shown }: { shown: OnScreen }) {
+  const { id, season, setup, revision } = shown;
+  const { data, error } = useOfRevision(['trays', id, 'reckoning', setup.id], revision, () =>
+    answered(client.GET('/api/seasons/{season}/setups/{setup}/reckoning', { params: { path: { season: id, setup: setup.id } } })),
+  );
+  if (!data)
+    return error ? (
+      <p role="alert">{words(error)}</p>
+    ) : (
+      <p className="quiet" aria-busy="true">
+        Reckoning…
+      </p>
+    );
+  const came = data.came_to;
+  const known = came.steps.some((step) => step.known > 0);
+  return (
+    <>
+      <h1>{title(came, season, known)}</h1>
+      <p className={s.lead} data-part="lead">
+        {lead(came, season, known)}
+      </p>
+      <div className="list-tools">
+        <SetupPicker />
+        <Link to={`/seasons/${id}/ledger`}>The ledger</Link>
+        <button type="button" className="plain" onClick={() => window.print()}>
+          Print it
+        </button>
+      </div>
+      <div className={s.columns}>
+        <div>
+          {came.steps[0]?.per_finished == null ? (
+            <p className="empty">This set-up grows nothing, so there is nothing to reckon. Choose one that does.</p>
+          ) : (
+            <Bridge season={season} cameTo={came} />
+          )}
+          <Facts came={came} />
+          <Losses came={came} season={season} />
+          <BeliefsPart shown={shown} beliefs={data.beliefs} />
+        </div>
+        <div>
+          <AdvicePart shown={shown} />
+          <HangsOnPart shown={shown} />
+          <SurePart shown={shown} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+function title(came: CameTo, season: Season, known: boolean): string {
+  const [planned, real] = [came.steps[0]?.per_finished ?? null, came.steps.at(-1)?.per_finished ?? null];
+  if (planned === null || real === null) return 'Nothing to reckon';
+  if (!known) return `Planned: ${coinMoney(planned, season.currency)} a plant`;
+  return `It came to ${coinMoney(real, season.currency)} a plant, not ${coinMoney(planned, season.currency)}`;
+}
+
+/** What moved it most, in a sentence. */
+function lead(came: CameTo, season: Season, known: boolean): string {
+  if (!known)
+    return 'Nothing is written down yet: tick off what you buy under Shopping, and what you do under Today; then this page says what it came to.';
+  const most = [...came.steps.slice(1)].sort((a, b) => Math.abs(b.moved ?? 0) - Math.abs(a.moved ?? 0))[0];
+  const moved =
+    most && Math.abs(most.moved ?? 0) > 0.0005
+      ? ` ${STEP_WORDS[most.key] ?? ''} moved it most: ${coinMoney(Math.abs(most.moved ?? 0), season.currency)} ${(most.moved ?? 0) > 0 ? 'dearer' : 'cheaper'}.`
+      : '';
+  const kept =
+    came.kept === null
+      ? ''
+      : ` Against buying you ${came.kept >= 0 ? 'kept' : 'lost'} ${money(Math.abs(came.kept), season.currency)}`;
+  const wage = came.wage === null || came.kept === null ? '' : `, ${money(came.wage, season.currency)} for an hour of work`;
+  return `${came.out} of ${came.wanted} plants went out so far.${moved}${kept}${wage}${kept ? '.' : ''}`;
+}
+
+/** How much of it is known. */
+function Facts({ came }: { came: CameTo }) {
+  const what: Record<string, string> = {
+    prices: 'things at the price paid',
+    used: 'crops with what was sown',
+    power: 'lamps and mats measured',
+    up: 'crops counted',
+    lived: 'crops brought to their end',
+  };
+  return (
+    <p className="quiet" data-part="known">
+      Known so far:{' '}
+      {came.steps
+        .slice(1)
+        .map((step) => `${step.known} of ${step.of} ${what[step.key] ?? ''}`)
+        .join(', ')}
+      . What is not known stays as planned.
+    </p>
+  );
+}
+
+function Losses({ came, season }: { came: CameTo; season: Season }) {
+  const us = season.units === 'us';
+  return (
+    <section aria-labelledby="losses-title" data-part="losses">
+      <h2 id="losses-title">Where they were lost</h2>
+      {came.losses.length === 0 && <p className="quiet">No loss is written down.</p>}
+      <table className={s.losses}>
+        <tbody>
+          {came.losses.map((loss) => (
+            <tr key={loss.cause}>
+              <th scope="row">{CAUSES.find(([key]) => key === loss.cause)?.[1] ?? loss.cause}</th>
+              <td className="mono">{loss.count}</td>
+              <td>
+                {loss.where
+                  .slice(0, 3)
+                  .map(
+                    ({ crop, tray, week, count }) =>
+                      `${varietyOf(season, crop)} ${count}${tray === null ? '' : `, tray ${tray}`}, week of ${shortDay(week, us)}`,
+                  )
+                  .join('; ')}
+                {loss.where.length > 3 && `; ${loss.where.length - 3} more ${plural(loss.where.length - 3, 'place')}`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

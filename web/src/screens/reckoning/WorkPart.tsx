@@ -1,0 +1,35 @@
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import type { Work } from '../../api/types';
+import { Progress } from '../../season/Progress';
+import { useWork } from './useWork';
+
+interface Props {
+  season: number;
+  setup: string;
+  kind: 'advice' | 'hangs_on' | 'simulation';
+  title: string;
+  /** What pressing it does. */
+  ask: string;
+  children: (work: Work, again: () => void) => ReactNode;
+}
+
+/** A part of the reckoning that takes a while: asked for, with how far it is and a way to stop it. */
+export function WorkPart({ season, setup, kind, title, ask, children }: Props) {
+  const { begin, begun, ended, done, why } = useWork(season, setup, kind);
+  return (
+    <section aria-labelledby={`${kind}-title`} data-part={kind}>
+      <h2 id={`${kind}-title`}>{title}</h2>
+      {begun !== null ? (
+        <Progress season={season} begun={begun} ended={ended} />
+      ) : done !== null ? (
+        children(done, begin)
+      ) : (
+        <Button data-action={`ask-${kind}`} onClick={begin}>
+          {ask}
+        </Button>
+      )}
+      {why !== null && <p role="alert">{why}</p>}
+    </section>
+  );
+}

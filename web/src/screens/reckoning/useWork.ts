@@ -1,0 +1,25 @@
+import { useState } from 'react';
+import { answered, client, words } from '../../api/client';
+import type { Work } from '../../api/types';
+
+type Kind = 'advice' | 'hangs_on' | 'simulation';
+
+/** Something that is worked out beside: begun when asked for, with its result or why there is none. */
+export function useWork(season: number, setup: string, kind: Kind) {
+  const [begun, setBegun] = useState<Work | null>(null);
+  const [done, setDone] = useState<Work | null>(null);
+  const [why, setWhy] = useState<string | null>(null);
+  const begin = () => {
+    setWhy(null);
+    setDone(null);
+    answered(client.POST('/api/seasons/{season}/work', { params: { path: { season } }, body: { kind, setup } }))
+      .then((work) => (work.state === 'done' ? setDone(work) : setBegun(work)))
+      .catch((error: unknown) => setWhy(words(error)));
+  };
+  const ended = (work: Work) => {
+    setBegun(null);
+    if (work.state === 'done') setDone(work);
+    if (work.state === 'failed') setWhy('It could not be worked out: the season has changed meanwhile. Try again.');
+  };
+  return { begin, begun, ended, done, why };
+}
