@@ -58,6 +58,7 @@ final readonly class Savings
             }
         }
         $found = self::sorted($found);
+        $pairs = [];
         $best = array_values(array_filter(array_slice($found, 0, 3 * self::PAIRED), fn (Weighed $one): bool => $one->breaks === []));
         foreach (array_slice($best, 0, self::PAIRED) as $i => $one) {
             foreach (array_slice($best, $i + 1, self::PAIRED - $i - 1) as $other) {
@@ -67,12 +68,12 @@ final readonly class Savings
                 $pair = $this->weigh('pair', null, "{$one->words}, and {$other->words}", [...$one->edits, ...$other->edits]);
                 // Those that only work together: more than both by themselves.
                 if ($pair !== null && $pair->saves >= $one->saves + $other->saves + self::LEAST) {
-                    $found[] = $pair;
+                    $pairs[] = [$pair, [$one->words, $other->words]];
                 }
             }
         }
 
-        return array_slice(self::sorted($found), 0, self::MOST);
+        return array_slice(self::sorted([...$found, ...self::apart($pairs)]), 0, self::MOST);
     }
 
     /**
@@ -100,6 +101,26 @@ final readonly class Savings
 
         return new Weighed($kind, $crop, $words, $before->fill_cost - $after->fill_cost, $after->hours - $before->hours, $after->cash_now - $before->cash_now,
             $after->p_all_enough, $before->p_all_enough, $after->missing - $before->missing, $after->crowded_days - $before->crowded_days, $breaks, $edits);
+    }
+
+    /**
+     * Pairs of which no change is in a better one.
+     *
+     * @param  list<array{Weighed, array{string, string}}>  $pairs
+     * @return list<Weighed>
+     */
+    private static function apart(array $pairs): array
+    {
+        usort($pairs, fn (array $a, array $b): int => $b[0]->saves <=> $a[0]->saves);
+        $kept = $taken = [];
+        foreach ($pairs as [$pair, $words]) {
+            if (array_intersect($words, $taken) === []) {
+                $kept[] = $pair;
+                $taken = [...$taken, ...$words];
+            }
+        }
+
+        return $kept;
     }
 
     /**

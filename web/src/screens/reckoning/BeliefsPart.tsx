@@ -5,13 +5,23 @@ import { useNavigate } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import type { Belief } from '../../api/types';
 import type { OnScreen } from '../../season/SeasonContext';
+import { inUnit } from '../../words/units';
 import s from './reckoning.module.css';
 
 const keyOf = ({ key, id }: Belief): string => `${key} ${id}`;
 const of = (share: number): string => `${Math.round(share * 100)}`;
 
+/** A value that is no share: watts, a lift, a temperature, luck. */
+function measured({ id }: Belief, value: number, us: boolean): string {
+  if (id.endsWith('.watts')) return `${Math.round(value)} W`;
+  if (id.endsWith('.lift_c')) return us ? `${(value * 1.8).toFixed(1)} °F` : `${value.toFixed(1)} °C`;
+  if (id.endsWith('.temp_c')) return us ? `${inUnit(value, '°F').toFixed(1)} °F` : `${value.toFixed(1)} °C`;
+  return `${Math.round(value * 100)} of 100`;
+}
+
 /** What next year believes: planned, counted, believed, as dots and ranges; taken over one by one or all. */
-export function BeliefsPart({ shown: { id, setup }, beliefs }: { shown: OnScreen; beliefs: Belief[] }) {
+export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: OnScreen; beliefs: Belief[] }) {
+  const us = season.units === 'us';
   const [left, setLeft] = useState<string[]>([]);
   const [why, setWhy] = useState<string | null>(null);
   const queries = useQueryClient();
@@ -86,7 +96,7 @@ export function BeliefsPart({ shown: { id, setup }, beliefs }: { shown: OnScreen
       {others.map((one) => (
         <p key={keyOf(one)} data-belief={keyOf(one)}>
           <label>
-            {box(one)} {one.name}: {Number(one.believed.toFixed(2))}, planned {Number(one.planned.toFixed(2))}
+            {box(one)} {one.name}: {measured(one, one.believed, us)}, planned {measured(one, one.planned, us)}
           </label>
         </p>
       ))}

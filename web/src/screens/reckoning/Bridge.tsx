@@ -1,7 +1,8 @@
 import type { CameTo, Season } from '../../api/types';
 import { Patterns } from '../../charts/PennyStack';
 import c from '../../charts/charts.module.css';
-import { coinMoney } from '../../words/money';
+import { clsx } from 'clsx';
+import { money } from '../../words/money';
 import { GROUPS, type Group } from '../../words/groups';
 import { useNarrow } from '../../shell/useNarrow';
 import s from './reckoning.module.css';
@@ -37,10 +38,10 @@ export function Bridge({ season, cameTo }: Props) {
   const width = (steps.length + 1) * (wide + gap) + gap;
   const last = steps.at(-1);
   const words = (step: Step) => STEP_WORDS[step.key] ?? step.key;
-  const sum = (value: number | null) => (value === null ? '…' : coinMoney(value, season.currency));
+  const sum = (value: number | null) => (value === null ? '…' : money(value, season.currency));
   const signed = (value: number) => `${value < 0 ? '−' : '+'}${sum(Math.abs(value))}`;
   const said = steps.map((step) => `${words(step)} ${sum(step.per_finished)}`).join(', ');
-  const column = (x: number, stack: CameTo['planned_stack'], label: string) => {
+  const column = (x: number, stack: CameTo['planned_stack'], label: string, anchor: 'start' | 'middle' | 'end') => {
     let at = 0;
     return (
       <g key={label}>
@@ -52,17 +53,28 @@ export function Bridge({ season, cameTo }: Props) {
             <g key={group} className={c[`coin-${group}`]}>
               <title>{`${GROUPS[group as Group].name}: ${sum(amount)}`}</title>
               <rect x={x} y={top} width={wide} height={high} />
-              <rect x={x} y={top} width={wide} height={high} className={c[`pattern-${GROUPS[group as Group].pattern}`]} />
+              <rect
+                x={x}
+                y={top}
+                width={wide}
+                height={high}
+                className={clsx(c.pattern, c[`pattern-${GROUPS[group as Group].pattern}`])}
+              />
             </g>
           );
         })}
-        <text x={x + wide / 2} y={y(0) + 18} textAnchor="middle" className={s.label}>
+        <text
+          x={x + (anchor === 'start' ? 0 : anchor === 'end' ? wide : wide / 2)}
+          y={y(0) + (narrow ? 38 : 18)}
+          textAnchor={anchor}
+          className={s.label}
+        >
           {label}
         </text>
       </g>
     );
   };
-  return (
+  const picture = (
     <svg viewBox={`0 0 ${width} ${TOP + HEIGHT + BASE}`} className={s.bridge} role="img" aria-label={said} data-part="bridge">
       <Patterns />
       <line x1="0" x2={width} y1={y(0)} y2={y(0)} className={s.ground} />
@@ -74,7 +86,7 @@ export function Bridge({ season, cameTo }: Props) {
           </text>
         </>
       )}
-      {column(gap, cameTo.planned_stack, `planned ${sum(steps[0]?.per_finished ?? null)}`)}
+      {column(gap, cameTo.planned_stack, `planned ${sum(steps[0]?.per_finished ?? null)}`, narrow ? 'start' : 'middle')}
       {steps.slice(1).map((step, index) => {
         const before = values[index] ?? 0;
         const now = values[index + 1] ?? 0;
@@ -93,13 +105,30 @@ export function Bridge({ season, cameTo }: Props) {
             <text x={x + wide / 2} y={y(Math.max(before, now)) - 6} textAnchor="middle" className={moved > 0 ? s.plus : s.minus}>
               {Math.abs(moved) < 0.00005 ? '±0' : signed(moved)}
             </text>
-            <text x={x + wide / 2} y={y(0) + 18 + (narrow ? 16 * (index % 2) : 0)} textAnchor="middle" className={s.label}>
-              {words(step)}
+            <text x={x + wide / 2} y={y(0) + 18} textAnchor="middle" className={s.label}>
+              {narrow ? index + 1 : words(step)}
             </text>
           </g>
         );
       })}
-      {column(gap + steps.length * (wide + gap), cameTo.real_stack, `came to ${sum(last?.per_finished ?? null)}`)}
+      {column(
+        gap + steps.length * (wide + gap),
+        cameTo.real_stack,
+        `came to ${sum(last?.per_finished ?? null)}`,
+        narrow ? 'end' : 'middle',
+      )}
     </svg>
+  );
+  return (
+    <>
+      {picture}
+      {narrow && (
+        <ol className={s.steps}>
+          {steps.slice(1).map((step) => (
+            <li key={step.key}>{words(step)}</li>
+          ))}
+        </ol>
+      )}
+    </>
   );
 }

@@ -8,7 +8,7 @@ import { PlanningPage } from '../../shell/Page';
 import { SetupPicker } from '../../shell/SetupPicker';
 import { shortDay } from '../../words/dates';
 import { CAUSES } from '../../words/log';
-import { coinMoney, money } from '../../words/money';
+import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
 import { AdvicePart } from './AdvicePart';
 import { BeliefsPart } from './BeliefsPart';
@@ -75,8 +75,8 @@ function Reckoning({ shown }: { shown: OnScreen }) {
 function title(came: CameTo, season: Season, known: boolean): string {
   const [planned, real] = [came.steps[0]?.per_finished ?? null, came.steps.at(-1)?.per_finished ?? null];
   if (planned === null || real === null) return 'Nothing to reckon';
-  if (!known) return `Planned: ${coinMoney(planned, season.currency)} a plant`;
-  return `It came to ${coinMoney(real, season.currency)} a plant, not ${coinMoney(planned, season.currency)}`;
+  if (!known) return `Planned: ${money(planned, season.currency)} a plant`;
+  return `It came to ${money(real, season.currency)} a plant, not ${money(planned, season.currency)}`;
 }
 
 /** What moved it most, in a sentence. */
@@ -86,7 +86,7 @@ function lead(came: CameTo, season: Season, known: boolean): string {
   const most = [...came.steps.slice(1)].sort((a, b) => Math.abs(b.moved ?? 0) - Math.abs(a.moved ?? 0))[0];
   const moved =
     most && Math.abs(most.moved ?? 0) > 0.0005
-      ? ` ${STEP_WORDS[most.key] ?? ''} moved it most: ${coinMoney(Math.abs(most.moved ?? 0), season.currency)} ${(most.moved ?? 0) > 0 ? 'dearer' : 'cheaper'}.`
+      ? ` ${STEP_WORDS[most.key] ?? ''} moved it most: ${money(Math.abs(most.moved ?? 0), season.currency)} ${(most.moved ?? 0) > 0 ? 'dearer' : 'cheaper'}.`
       : '';
   const kept =
     came.kept === null

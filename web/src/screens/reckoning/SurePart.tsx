@@ -1,7 +1,7 @@
 import type { Season, Simulated } from '../../api/types';
 import type { OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
-import { coinMoney, money } from '../../words/money';
+import { money } from '../../words/money';
 import { odds } from '../../words/sowing';
 import { LOCALE } from '../../words/region';
 import { WorkPart } from './WorkPart';
@@ -30,7 +30,7 @@ function Played({ played, season }: { played: Simulated; season: Season }) {
   const most = Math.max(1, ...played.spread.map(({ count }) => count));
   const wide = W / Math.max(1, played.spread.length);
   const [first, last] = [played.spread[0], played.spread.at(-1)];
-  const sum = (value: number | null) => (value === null ? 'none' : coinMoney(value, season.currency));
+  const sum = (value: number | null) => (value === null ? 'none' : money(value, season.currency));
   return (
     <div data-part="played">
       <svg

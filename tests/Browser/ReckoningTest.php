@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Browser\May;
+
+it('says what it came to, weighs what to do otherwise, takes one change and takes it back', function () {
+    $path = May::open($this, 'reckoning');
+    expect($this->text('h1'))->toContain('It came to')->and($this->text('[data-part="losses"]'))->toContain('Long Day Amber 6, tray B')
+        ->and($this->text('[data-part="known"]'))->toContain('11 of 12 crops counted');
+    $this->find('[data-part="bridge"] [data-step="lived"]');
+    $this->click('[data-action="ask-advice"]');
+    $this->waitFor(fn () => $this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('[data-change]')) !== [] ?: null, 'the changes', 30);
+    $this->click('[data-action="ask-simulation"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="played"]'), '10,000 seasons') ?: null, 'the seasons', 30);
+    expect($this->accessibilityFindings())->toBe([]);
+    $this->click('[data-change="method"] [data-action="take-change"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="advice"]'), 'has changed since') ?: null, 'it to be taken');
+    $before = $this->api("/api{$path}")['revision'];
+    $this->click('[data-action="undo"]');
+    $this->waitFor(fn () => $this->api("/api{$path}")['revision'] > $before ?: null, 'it to be undone');
+    $this->otherTheme();
+    expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
+});
+
+it('shows it on a phone, says where nothing is known, and begins the next season believing what was counted', function () {
+    $this->visit('/', 390, 844);
+    $this->find('[data-part="stack-svg"]');
+    $this->visit('/seasons/'.$this->seasonId().'/reckoning', 390, 844);
+    expect($this->text('[data-part="lead"]'))->toContain('Nothing is written down yet')->and($this->text('h1'))->toContain('Planned');
+    $path = May::open($this, 'reckoning', 390);
+    $this->click('[data-belief="germination ink-pot-2027"] input, [data-belief^="germination"] input');
+    $this->click('[data-action="begin-next"]');
+    $this->waitFor(fn () => $this->path() !== "{$path}/reckoning" ?: null, 'the next season');
+    $season = $this->api('/api'.preg_replace('#/list$#', '', $this->path()))['season'];
+    expect($season['year'])->toBe(2028)->and($season['log'])->toBe([])->and($season['luck'])->toBeLessThan(0.1)
+        ->and($season['lights'][0]['watts'])->toBeLessThan(42);
+    $this->visit("{$path}/reckoning", 390, 844);
+    $this->find('[data-part="bridge"]');
+    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
+});
