@@ -11,6 +11,7 @@ use App\Prices\PriceLine;
 use App\Work\WorkKind;
 use JollyPenny\Core\Advising\Flip;
 use JollyPenny\Core\Advising\Lever;
+use JollyPenny\Core\Advising\LitWorth;
 use JollyPenny\Core\Advising\Weighed;
 use JollyPenny\Core\Bench\Bench;
 use JollyPenny\Core\Catalogue\PriceLevel;
@@ -112,7 +113,7 @@ final class OpenApiFile
         $workKind = $shapes->of(WorkKind::class);
         [$tray, $label, $sheet, $facts, $trial] = array_map($shapes->of(...), [TrayPicture::class, Label::class, LabelSheet::class, RowFacts::class,
             TrialResult::class]);
-        [$cameTo, $belief, $weighed, $lever, $flip, $simulated] = array_map($shapes->of(...), [CameTo::class, Belief::class, Weighed::class, Lever::class,
+        [$worth, $cameTo, $belief, $weighed, $lever, $flip, $simulated] = array_map($shapes->of(...), [LitWorth::class, CameTo::class, Belief::class, Weighed::class, Lever::class,
             Flip::class, Simulated::class]);
         [$again, $twoStep, $deviceKind, $report] = array_map($shapes->of(...), [SowAgain::class, TwoStep::class, DeviceKind::class, DeviceReport::class]);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
@@ -230,7 +231,7 @@ final class OpenApiFile
                 'relief' => $list($relief),
                 'feed' => $maybe,
             ]),
-            'ReckoningState' => self::object(['came_to' => $cameTo, 'beliefs' => $list($belief)]),
+            'ReckoningState' => self::object(['came_to' => $cameTo, 'beliefs' => $list($belief), 'worth' => $list($worth)]),
             'NextBeliefs' => self::object(['take' => ['type' => 'array', 'items' => $text, 'description' => 'key and id of a belief, with a space between']]),
             'Jobs' => self::object(['jobs' => $list($job), 'written' => ['type' => 'integer', 'description' => 'entries of the log that stand'],
                 'last_on' => $maybe]),

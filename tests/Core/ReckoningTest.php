@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use JollyPenny\Core\Advising\Changes;
 use JollyPenny\Core\Advising\HangsOn;
+use JollyPenny\Core\Advising\LitWorth;
 use JollyPenny\Core\Advising\Savings;
 use JollyPenny\Core\Advising\Weighed;
 use JollyPenny\Core\Log\LogBook;
@@ -131,6 +132,28 @@ it('weighs every change as costing it by hand does, and takes none for free', fu
         [$one, $other] = explode(', and ', $pair->words, 2);
         expect($pair->saves)->toBeGreaterThan(($saves[$one] ?? 0.0) + ($saves[$other] ?? 0.0));
     }
+});
+
+it('says what a place under the lamp earns, by leaving the crop out', function () {
+    $file = Seasons::demo();
+    $season = Seasons::read($file);
+    $costing = new SeasonCosting($season);
+    $worth = array_column(LitWorth::of($costing->books($season->setups[0]), $costing->setup($season->setups[0])), null, 'crop');
+    $rates = array_column($worth, 'per_flat_week');
+    $sorted = $rates;
+    rsort($sorted);
+    expect($rates)->toBe($sorted)->and($worth)->not->toHaveKey('red-whistle')->not->toHaveKey('autumn-bib');
+    // Copper Kettle: 12 cells of 72 for 27 days, 8 pots of 18 to a flat for 17, all under the lamp.
+    $with = $costing->setup($season->setups[0]);
+    $flats = 12 / 72 * 27 + 8 / 18 * 17;
+    $file['crops'] = array_values(array_filter($file['crops'], fn (array $crop): bool => $crop['id'] !== 'copper-kettle'));
+    foreach (array_keys($file['setups']) as $i) {
+        unset($file['setups'][$i]['overrides']['copper-kettle']);
+    }
+    $without = Seasons::result($file);
+    $row = array_column($with->crops, null, 'id')['copper-kettle'];
+    expect($worth['copper-kettle']->flat_weeks)->toBeNear($flats / 7)
+        ->and($worth['copper-kettle']->earns)->toBeNear($row->buy_cost - ($with->cost - $without->cost) - $row->shortfall_cost);
 });
 
 it('finds where the verdict turns, as a fine grid does', function () {

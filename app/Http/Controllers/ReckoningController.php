@@ -15,6 +15,7 @@ use App\Seasons\SeasonEditor;
 use App\Shed\Shed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use JollyPenny\Core\Advising\LitWorth;
 use JollyPenny\Core\Editing\DocumentPath;
 use JollyPenny\Core\Reckoning\Belief;
 use JollyPenny\Core\Reckoning\Beliefs;
@@ -50,6 +51,7 @@ final class ReckoningController
         return Json::of([
             'came_to' => (new Reckoning($kept->file, $row, $log, $purchases, $measured))->cameTo(),
             'beliefs' => (new Beliefs($kept->costing->books($row), $log, $measured))->all(),
+            'worth' => LitWorth::of($kept->costing->books($row), $kept->costing->setup($row)),
         ]);
     }
 

@@ -3446,6 +3446,18 @@ export interface components {
             /** @description money by which one that came is cheaper on the better side (negative where it is dearer) */
             saves: number | null;
         };
+        /** @description What a crop earns with its place under the lamp. *\/ */
+        LitWorth: {
+            crop: string;
+            /** @description under a lamp */
+            flat_weeks: number;
+            /** @description money against buying, were it left out of the bench: the season's extra cost, with what is missing bought */
+            earns: number;
+            /** @description money */
+            per_flat_week: number;
+            /** @description the bench is over-full on some day, and this earns least: the first to give way */
+            first_out: boolean;
+        };
         /** @description What the season came to: planned, step by step with what was written down, and real. *\/ */
         CameTo: {
             setup: string;
@@ -4006,6 +4018,7 @@ export interface components {
         ReckoningState: {
             came_to: components["schemas"]["CameTo"];
             beliefs: components["schemas"]["Belief"][];
+            worth: components["schemas"]["LitWorth"][];
         };
         NextBeliefs: {
             /** @description key and id of a belief, with a space between */

@@ -67,6 +67,7 @@ export type RowPicture = Shapes['RowPicture'];
 export type RowFacts = Shapes['RowFacts'];
 export type TrialResult = Shapes['TrialResult'];
 export type CameTo = Shapes['CameTo'];
+export type LitWorth = Shapes['LitWorth'];
 export type Belief = Shapes['Belief'];
 export type Weighed = Shapes['Weighed'];
 export type Lever = Shapes['Lever'];

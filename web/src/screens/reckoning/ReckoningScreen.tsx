@@ -15,6 +15,8 @@ import { BeliefsPart } from './BeliefsPart';
 import { Bridge, STEP_WORDS } from './Bridge';
 import { HangsOnPart } from './HangsOnPart';
 import { SurePart } from './SurePart';
+import { WordsPart } from './WordsPart';
+import { WorthPart } from './WorthPart';
 import s from './reckoning.module.css';
 
 /** What it came to, where plants and pennies went, what next year believes, and what to do otherwise. */
@@ -66,6 +68,8 @@ function Reckoning({ shown }: { shown: OnScreen }) {
           <AdvicePart shown={shown} />
           <HangsOnPart shown={shown} />
           <SurePart shown={shown} />
+          <WorthPart season={season} worth={data.worth} />
+          <WordsPart shown={shown} />
         </div>
       </div>
     </>

@@ -4,21 +4,25 @@ import type { Work } from '../../api/types';
 
 type Kind = 'advice' | 'hangs_on' | 'simulation';
 
-/** Something that is worked out beside: begun when asked for, with its result or why there is none. */
-export function useWork(season: number, setup: string, kind: Kind) {
+/** Something that is worked out beside: begun when asked for, with its result or why there is none; what comes after it is begun then. */
+export function useWork(season: number, setup: string, kind: Kind, then?: () => void) {
   const [begun, setBegun] = useState<Work | null>(null);
   const [done, setDone] = useState<Work | null>(null);
   const [why, setWhy] = useState<string | null>(null);
+  const is = (work: Work) => {
+    setDone(work);
+    then?.();
+  };
   const begin = () => {
     setWhy(null);
     setDone(null);
     answered(client.POST('/api/seasons/{season}/work', { params: { path: { season } }, body: { kind, setup } }))
-      .then((work) => (work.state === 'done' ? setDone(work) : setBegun(work)))
+      .then((work) => (work.state === 'done' ? is(work) : setBegun(work)))
       .catch((error: unknown) => setWhy(words(error)));
   };
   const ended = (work: Work) => {
     setBegun(null);
-    if (work.state === 'done') setDone(work);
+    if (work.state === 'done') is(work);
     if (work.state === 'failed') setWhy('It could not be worked out: the season has changed meanwhile. Try again.');
   };
   return { begin, begun, ended, done, why };
