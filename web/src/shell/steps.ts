@@ -9,6 +9,5 @@ export const STEPS: readonly { path: string; name: string; begins?: boolean; als
   { path: 'shopping', name: 'Shopping' },
   { path: 'today', name: 'Today', begins: true, also: 'log' },
   { path: 'trays', name: 'Trays' },
-  { path: 'reckoning', name: 'Reckoning', begins: true },
-  { path: 'ledger', name: 'Ledger' },
+  { path: 'reckoning', name: 'Reckoning', begins: true, also: 'ledger' },
 ];

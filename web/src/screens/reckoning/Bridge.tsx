@@ -38,7 +38,7 @@ export function Bridge({ season, cameTo }: Props) {
   const width = (steps.length + 1) * (wide + gap) + gap;
   const last = steps.at(-1);
   const words = (step: Step) => STEP_WORDS[step.key] ?? step.key;
-  const sum = (value: number | null) => (value === null ? '…' : money(value, season.currency));
+  const sum = (value: number | null) => (value === null ? '…' : money(value, season.currency, true));
   const signed = (value: number) => `${value < 0 ? '−' : '+'}${sum(Math.abs(value))}`;
   const said = steps.map((step) => `${words(step)} ${sum(step.per_finished)}`).join(', ');
   const column = (x: number, stack: CameTo['planned_stack'], label: string, anchor: 'start' | 'middle' | 'end') => {
@@ -50,7 +50,7 @@ export function Bridge({ season, cameTo }: Props) {
           at += amount;
           const [top, high] = [y(at), Math.max(0, y(from) - y(at))];
           return (
-            <g key={group} className={c[`coin-${group}`]}>
+            <g key={group} className={clsx(c.coin, c[`coin-${group}`])}>
               <title>{`${GROUPS[group as Group].name}: ${sum(amount)}`}</title>
               <rect x={x} y={top} width={wide} height={high} />
               <rect

@@ -89,7 +89,7 @@ function Flips({ flips, season }: { flips: Flip[]; season: Season }) {
       ? `${Math.round(number * 100)} in 100 of today’s`
       : what === 'wanted'
         ? `${Math.round(number)} plants`
-        : money(number, season.currency);
+        : money(number, season.currency, what !== 'hour');
   const turns = flips.filter(({ below, above }) => below !== null || above !== null);
   return (
     <div data-part="flips">

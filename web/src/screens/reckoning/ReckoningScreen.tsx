@@ -63,13 +63,13 @@ function Reckoning({ shown }: { shown: OnScreen }) {
           <Facts came={came} />
           <Losses came={came} season={season} />
           <BeliefsPart shown={shown} beliefs={data.beliefs} />
+          <WorthPart season={season} worth={data.worth} />
+          <WordsPart shown={shown} />
         </div>
         <div>
           <AdvicePart shown={shown} />
           <HangsOnPart shown={shown} />
           <SurePart shown={shown} />
-          <WorthPart season={season} worth={data.worth} />
-          <WordsPart shown={shown} />
         </div>
       </div>
     </>
@@ -79,8 +79,8 @@ function Reckoning({ shown }: { shown: OnScreen }) {
 function title(came: CameTo, season: Season, known: boolean): string {
   const [planned, real] = [came.steps[0]?.per_finished ?? null, came.steps.at(-1)?.per_finished ?? null];
   if (planned === null || real === null) return 'Nothing to reckon';
-  if (!known) return `Planned: ${money(planned, season.currency)} a plant`;
-  return `It came to ${money(real, season.currency)} a plant, not ${money(planned, season.currency)}`;
+  if (!known) return `Planned: ${money(planned, season.currency, true)} a plant`;
+  return `It came to ${money(real, season.currency, true)} a plant, not ${money(planned, season.currency, true)}`;
 }
 
 /** What moved it most, in a sentence. */
@@ -90,7 +90,7 @@ function lead(came: CameTo, season: Season, known: boolean): string {
   const most = [...came.steps.slice(1)].sort((a, b) => Math.abs(b.moved ?? 0) - Math.abs(a.moved ?? 0))[0];
   const moved =
     most && Math.abs(most.moved ?? 0) > 0.0005
-      ? ` ${STEP_WORDS[most.key] ?? ''} moved it most: ${money(Math.abs(most.moved ?? 0), season.currency)} ${(most.moved ?? 0) > 0 ? 'dearer' : 'cheaper'}.`
+      ? ` ${STEP_WORDS[most.key] ?? ''} moved it most: ${money(Math.abs(most.moved ?? 0), season.currency, true)} ${(most.moved ?? 0) > 0 ? 'dearer' : 'cheaper'}.`
       : '';
   const kept =
     came.kept === null

@@ -30,7 +30,7 @@ function Played({ played, season }: { played: Simulated; season: Season }) {
   const most = Math.max(1, ...played.spread.map(({ count }) => count));
   const wide = W / Math.max(1, played.spread.length);
   const [first, last] = [played.spread[0], played.spread.at(-1)];
-  const sum = (value: number | null) => (value === null ? 'none' : money(value, season.currency));
+  const sum = (value: number | null) => (value === null ? 'none' : money(value, season.currency, true));
   return (
     <div data-part="played">
       <svg

@@ -41,8 +41,10 @@ const listed = (names: string[]): string =>
 function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work; hangs: Work; played: Work }) {
   const { season, setup, result } = shown;
   const sum = (value: number | null) => money(value, season.currency);
-  const names = (test: (crop: (typeof result.crops)[number]) => boolean) =>
-    result.crops.filter(test).map(({ id }) => varietyOf(season, id));
+  const each = (value: number | null) => money(value, season.currency, true);
+  const names = (test: (crop: (typeof result.crops)[number]) => boolean) => [
+    ...new Set(result.crops.filter(test).map(({ id }) => varietyOf(season, id))),
+  ];
   const grown = names(({ grown: is }) => is);
   const bought = names(({ grown: is, cost }) => !is && cost !== null);
   const better = names(({ verdict }) => verdict === 'buy');
@@ -55,8 +57,8 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
     <div className={s.words} data-part="said">
       <p>
         With “{setup.name}” you grow {listed(grown)}
-        {bought.length > 0 && ` and buy ${listed(bought)}`}. A finished plant costs {sum(result.per_finished)}
-        {result.nursery_per_plant === null ? '' : `, at the nursery ${sum(result.nursery_per_plant)}`}; the season costs{' '}
+        {bought.length > 0 && ` and buy ${listed(bought)}`}. A finished plant costs {each(result.per_finished)}
+        {result.nursery_per_plant === null ? '' : `, at the nursery ${each(result.nursery_per_plant)}`}; the season costs{' '}
         {sum(result.cost)}, {sum(result.cash_now)} of it at the till now.
         {result.keep !== null && ` Growing ${result.keep >= 0 ? 'keeps' : 'costs'} ${sum(Math.abs(result.keep))} against buying.`}
         {better.length > 0 && ` Cheaper bought: ${listed(better)}.`}
@@ -69,15 +71,15 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
       {sure && (
         <p>
           Of ten seasons eight give {Math.round(sure.useful.low ?? 0)} to {Math.round(sure.useful.high ?? 0)} plants, at{' '}
-          {sum(sure.per_finished.low)} to {sum(sure.per_finished.high)} each
+          {each(sure.per_finished.low)} to {each(sure.per_finished.high)} each
           {sure.p_keep !== null && `; growing saves something in ${odds(sure.p_keep)}`}.
-          {bad && ` In a bad one it is ${Math.round(bad.useful)} plants at ${sum(bad.per_finished)}.`}
+          {bad && ` In a bad one it is ${Math.round(bad.useful)} plants at ${each(bad.per_finished)}.`}
         </p>
       )}
       <p>
         The answer hangs most on {listed(levers)}: measure or ask those first.
-        {nursery?.below != null && ` Were a bought plant to cost less than ${sum(nursery.below)}, buying would win.`}
-        {nursery?.above != null && ` Were a bought plant to cost more than ${sum(nursery.above)}, growing would win.`}
+        {nursery?.below != null && ` Were a bought plant to cost less than ${each(nursery.below)}, buying would win.`}
+        {nursery?.above != null && ` Were a bought plant to cost more than ${each(nursery.above)}, growing would win.`}
       </p>
     </div>
   );
