@@ -15,7 +15,8 @@ final class Logs
     public static function entry(int $n, string $on, string $kind, array $more = []): LogEntry
     {
         return (new RowReader)->read(LogEntry::class, (object) [
-            'id' => sprintf('entry-%05d', $n), 'on' => $on, 'at' => sprintf('%sT%02d:%02d:00Z', $on, 8 + intdiv($n, 60) % 12, $n % 60), 'kind' => $kind, ...$more,
+            'id' => sprintf('entry-%05d', $n), 'on' => $on, 'at' => sprintf('%sT%02d:%02d:00Z', $on, 8 + intdiv($n, 60) % 12, $n % 60),
+            'kind' => $kind, ...$more,
         ]);
     }
 

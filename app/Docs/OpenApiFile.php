@@ -113,7 +113,8 @@ final class OpenApiFile
         $workKind = $shapes->of(WorkKind::class);
         [$tray, $label, $sheet, $facts, $trial] = array_map($shapes->of(...), [TrayPicture::class, Label::class, LabelSheet::class, RowFacts::class,
             TrialResult::class]);
-        [$worth, $cameTo, $belief, $weighed, $lever, $flip, $simulated] = array_map($shapes->of(...), [LitWorth::class, CameTo::class, Belief::class, Weighed::class, Lever::class,
+        [$worth, $cameTo, $belief, $weighed, $lever, $flip, $simulated] = array_map($shapes->of(...), [LitWorth::class, CameTo::class,
+            Belief::class, Weighed::class, Lever::class,
             Flip::class, Simulated::class]);
         [$again, $twoStep, $deviceKind, $report] = array_map($shapes->of(...), [SowAgain::class, TwoStep::class, DeviceKind::class, DeviceReport::class]);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
@@ -223,7 +224,8 @@ final class OpenApiFile
                 ['list' => $text, 'catalogue' => $text, 'name' => $text, 'place' => $text, 'setup' => $text, 'count' => $whole],
                 ['catalogue', 'name', 'place', 'setup', 'count'],
             ),
-            'CatalogueThing' => self::object(['id' => $text, 'name' => $text, 'us_name' => $text, 'price' => ['type' => ['number', 'null']], 'source' => $text]),
+            'CatalogueThing' => self::object(['id' => $text, 'name' => $text, 'us_name' => $text, 'price' => ['type' => ['number',
+                'null']], 'source' => $text]),
             'Calendar' => self::object([
                 'tasks' => $list($job),
                 'timing' => $list($timing),
@@ -240,7 +242,8 @@ final class OpenApiFile
             'TrayChange' => self::object(['do' => ['enum' => ['keep', 'move', 'columns']], 'trays' => $list($text), 'tray' => $text, 'row' => $whole,
                 'to' => $text, 'to_row' => $whole, 'columns' => $whole], ['trays', 'tray', 'row', 'to', 'to_row', 'columns']),
             'SowAgainState' => self::object(['again' => ['oneOf' => [$again, ['type' => 'null']]], 'two_step' => ['oneOf' => [$twoStep, ['type' => 'null']]]]),
-            'PhotoLine' => self::object(['id' => $text, 'on' => $text, 'crop' => $maybe, 'tray' => $maybe, 'note' => $text, 'width' => $whole, 'height' => $whole]),
+            'PhotoLine' => self::object(['id' => $text, 'on' => $text, 'crop' => $maybe, 'tray' => $maybe, 'note' => $text,
+                'width' => $whole, 'height' => $whole]),
             'NewPhoto' => self::object(['on' => $text, 'crop' => $maybe, 'tray' => $maybe, 'note' => $maybe,
                 'image' => ['type' => 'string', 'description' => 'JPEG, PNG or WebP in base64']], ['crop', 'tray', 'note']),
             'LogEntry' => $entry,
@@ -250,7 +253,8 @@ final class OpenApiFile
             'Written' => self::object(['refused' => $list(self::object(['id' => $text, 'why' => $text]))]),
             'LogTable' => self::object(['file' => ['type' => 'string', 'description' => 'CSV in base64']]),
             'LogTableRead' => self::object(['rows' => $whole, 'new' => $whole, 'faults' => $list(self::object(['line' => $whole, 'why' => $text]))]),
-            'Devices' => self::object(['devices' => $list(self::object(['id' => $whole, 'name' => $text, 'kind' => $deviceKind, 'list' => $text, 'thing' => $text,
+            'Devices' => self::object(['devices' => $list(self::object(['id' => $whole, 'name' => $text, 'kind' => $deviceKind,
+                'list' => $text, 'thing' => $text,
                 'unit' => $text, 'refused' => $whole, 'heard_at' => $maybe, 'report' => $report]))]),
             'NewDevice' => self::object(['name' => $text, 'kind' => $deviceKind, 'list' => ['enum' => Device::LISTS], 'thing' => $text]),
             'DeviceMade' => self::object(['id' => $whole, 'token' => $text]),

@@ -134,7 +134,8 @@ final readonly class LabelPdf
 
     private function day(string $date): string
     {
-        $format = new IntlDateFormatter($this->us ? 'en-US' : 'en-GB', IntlDateFormatter::NONE, IntlDateFormatter::NONE, 'UTC', null, $this->us ? 'MMM d' : 'd MMM');
+        $format = new IntlDateFormatter($this->us ? 'en-US' : 'en-GB', IntlDateFormatter::NONE, IntlDateFormatter::NONE, 'UTC', null,
+            $this->us ? 'MMM d' : 'd MMM');
 
         return (string) $format->format((int) strtotime("{$date} UTC"));
     }

@@ -54,7 +54,8 @@ final readonly class Changes
         $used = array_unique(array_map(fn (Setup $setup): string => $setup->methodFor($crop->id), $this->season->setups));
         foreach ($used as $way) {
             if ($way !== $now && $way !== Setup::NURSERY) {
-                yield new Change('method', $crop->id, "Raise {$this->name($crop)} by “{$this->books->index->methods[$way]->name}”", [$this->override($crop->id, $way)]);
+                yield new Change('method', $crop->id, "Raise {$this->name($crop)} by “{$this->books->index->methods[$way]->name}”",
+                    [$this->override($crop->id, $way)]);
             }
         }
         if ($now !== Setup::NURSERY && $crop->nursery !== []) {
@@ -77,7 +78,8 @@ final readonly class Changes
         }
         foreach ($this->season->seedLots as $lot) {
             if ($lot->id !== $crop->lot && $lot->packetPrice <= 0.0 && $lot->variety === $plan->lot->variety && $plan->lot->packetPrice > 0.0) {
-                yield new Change('own_seed', $crop->id, "Sow your own {$lot->variety} for {$this->name($crop)}", [['path' => ['crops', $crop->id, 'lot'], 'to' => $lot->id]]);
+                yield new Change('own_seed', $crop->id, "Sow your own {$lot->variety} for {$this->name($crop)}", [['path' => ['crops',
+                    $crop->id, 'lot'], 'to' => $lot->id]]);
             }
         }
         if ($crop->wanted > 1 && $crop->split === null) {
@@ -107,7 +109,8 @@ final readonly class Changes
             $light = $this->books->index->lights[$id];
             $best = BestHour::of($light, $tariff, 1.0);
             if ($best !== null) {
-                yield new Change('hour', null, "{$light->name} from {$best->on_at}, the same {$light->hoursPerDay} hours", [['path' => ['lights', $id, 'on_at'], 'to' => $best->on_at]]);
+                yield new Change('hour', null, "{$light->name} from {$best->on_at}, the same {$light->hoursPerDay} hours",
+                    [['path' => ['lights', $id, 'on_at'], 'to' => $best->on_at]]);
             }
             yield new Change('lamp_out', null, "Do without {$light->name}",
                 [['path' => ['setups', $setup->id, 'lights'], 'to' => array_values(array_diff($setup->lights, [$id]))]]);
@@ -138,7 +141,8 @@ final readonly class Changes
             }
             $now = $this->books->index->containers[$stage->container];
             foreach ($this->season->containers as $other) {
-                if ($other->id !== $now->id && ($other->volumeL < $now->volumeL || $other->packPrice <= 0.0) && $other->volumeL > $now->volumeL * ($i === 0 ? self::SMALLEST_CELL : self::SMALLEST_POT)) {
+                if ($other->id !== $now->id && ($other->volumeL < $now->volumeL || $other->packPrice <= 0.0)
+                    && $other->volumeL > $now->volumeL * ($i === 0 ? self::SMALLEST_CELL : self::SMALLEST_POT)) {
                     yield new Change('cell', null, "“{$method->name}”, {$stage->name}: in {$other->name}",
                         [['path' => ['methods', $method->id, 'stages', $i, 'container'], 'to' => $other->id]]);
                 }

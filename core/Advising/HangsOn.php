@@ -15,7 +15,8 @@ use JollyPenny\Core\Sowing\TwoValues;
 use Throwable;
 
 /**
- * What "grow or buy" hangs on. Every input that the set-up uses is moved over what it may well be (measured ±5 %, your word ±15 %, a guess ±40 %; what comes up and what lives from its bad value to its good one)
+ * What "grow or buy" hangs on. Every input that the set-up uses is moved over what it may well be (measured ±5 %, your word ±15 %, a guess
+ * ±40 %; what comes up and what lives from its bad value to its good one)
  * and the season costed anew; and where the verdict turns, found on a grid and then by bisection, since it goes in steps.
  */
 final readonly class HangsOn
@@ -93,11 +94,14 @@ final readonly class HangsOn
             }
         }
         $flips[] = $this->flip('survival', null, 1.0, fn (float $f): array => self::scaled($survivals, $f, 1.0), self::keep(...));
-        $wanted = array_map(fn ($crop): array => [['crops', $crop->id, 'wanted'], $crop->wanted], array_values(array_filter($this->season->crops, fn ($crop): bool => $crop->split === null)));
+        $wanted = array_map(fn ($crop): array => [['crops', $crop->id, 'wanted'], $crop->wanted],
+            array_values(array_filter($this->season->crops, fn ($crop): bool => $crop->split === null)));
         $flips[] = $this->flip('wanted', null, (float) array_sum(array_column($this->season->crops, 'wanted')),
-            fn (float $f): array => array_map(fn (array $one): array => ['path' => $one[0], 'to' => max(1, (int) round($one[1] * $f))], $wanted), self::keep(...));
+            fn (float $f): array => array_map(fn (array $one): array => ['path' => $one[0], 'to' => max(1, (int) round($one[1] * $f))],
+                $wanted), self::keep(...));
         // An hour may be worth what it earns: that needs no search.
-        $flips[] = new Flip('hour', null, $this->season->hourlyValue, null, $result->hours > 0.0 && $result->keep > 0.0 ? $result->keep / $result->hours : null);
+        $flips[] = new Flip('hour', null, $this->season->hourlyValue, null, $result->hours > 0.0
+            && $result->keep > 0.0 ? $result->keep / $result->hours : null);
         foreach ($result->crops as $crop) {
             $own = array_column($this->season->crops, null, 'id')[$crop->id];
             if ($crop->grown && $crop->extra_cost !== null && $crop->buy_cost !== null) {

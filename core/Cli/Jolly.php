@@ -45,7 +45,8 @@ final readonly class Jolly
 
     TEXT;
 
-    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit', 'seasons', 'for'],
+    private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'],
+        'budget' => ['setup', 'limit', 'seasons', 'for'],
         'simulate' => ['setup', 'runs', 'seed'], 'advice' => ['setup'], 'reckon' => ['setup']];
 
     /**
@@ -110,7 +111,8 @@ final readonly class Jolly
             }
             $options[$name] = $pair[1] ?? '';
         }
-        $needed = ['years' => ['seasons'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit'], 'simulate' => ['setup'], 'advice' => ['setup'],
+        $needed = ['years' => ['seasons'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit'], 'simulate' => ['setup'],
+            'advice' => ['setup'],
             'reckon' => ['setup']][$arguments[0]] ?? [];
 
         return array_diff($needed, array_keys($options)) === [] ? $options : null;

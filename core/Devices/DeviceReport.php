@@ -84,7 +84,8 @@ final readonly class DeviceReport
                 default => null,
             };
 
-            return $row === null ? [] : self::offer([$list, $thing, 'watts'], $row->name, $row->watts, $measured->wattsOn(), self::SAME_SHARE * $row->watts, 'W');
+            return $row === null ? [] : self::offer([$list, $thing, 'watts'], $row->name, $row->watts, $measured->wattsOn(),
+                self::SAME_SHARE * $row->watts, 'W');
         }
         $mat = $kind === DeviceKind::Soil && $list === 'mats' ? $books->index->mats[$thing] ?? null : null;
         if ($mat !== null && $air !== null) {

@@ -38,7 +38,8 @@ final readonly class Beliefs
     public function all(): array
     {
         return [...$this->germination(), ...$this->survival(), ...$this->luck(), ...array_map(fn (array $one): Belief => new Belief(
-            'measured', implode('.', $one['path']), $one['name'], $one['now'], $one['real'], $one['real'], null, null, 0.0, 0, [['path' => $one['path'], 'to' => $one['real']]],
+            'measured', implode('.', $one['path']), $one['name'], $one['now'], $one['real'], $one['real'], null, null, 0.0, 0,
+            [['path' => $one['path'], 'to' => $one['real']]],
         ), $this->measured)];
     }
 
@@ -111,7 +112,8 @@ final readonly class Beliefs
             // Every stage shares in it as it did.
             $power = $whole >= 1.0 ? 1.0 : log($believed) / log($whole);
             $edits = array_map(fn (int $i, Stage $stage): array => ['path' => ['methods', (string) $id, 'stages', $i, 'survival'],
-                'to' => $whole >= 1.0 ? $believed ** (1.0 / count($method->stages)) : round($stage->survival ** $power, 4)], array_keys($method->stages), $method->stages);
+                'to' => $whole >= 1.0 ? $believed ** (1.0 / count($method->stages)) : round($stage->survival ** $power, 4)],
+                array_keys($method->stages), $method->stages);
             $beliefs[] = new Belief('survival', (string) $id, $method->name, $whole, $of > 0 ? $lived / $of : null, $believed,
                 BetaPoints::around($whole, self::PLANTS), BetaPoints::around($believed, self::PLANTS + $of), self::PLANTS, $of, $edits);
         }

@@ -90,7 +90,8 @@ final class Reckoning
         }
         $per = $useful < self::NO_PLANTS ? null : $cost / $useful;
 
-        return new BridgeStep($key, $known, $of, $cost, $useful, $per, $per === null || $before?->per_finished === null ? null : $per - $before->per_finished, $heads);
+        return new BridgeStep($key, $known, $of, $cost, $useful, $per, $per === null
+            || $before?->per_finished === null ? null : $per - $before->per_finished, $heads);
     }
 
     /** @return array{list<array{path: non-empty-list<string>, to: mixed}>, int, int} edits, things paid for, things on the shopping list */
@@ -220,7 +221,8 @@ final class Reckoning
             return null;
         }
         $of = max(1, $plan->method->pattern === Pattern::Community ? $facts->seeds : $facts->up_of);
-        $sowings = new TwoSowings($plan->sowing->chain, $plan->sowing->caps, $this->season->mishap, 0.0, array_map(floatval(...), range(0, $plan->crop->wanted)));
+        $sowings = new TwoSowings($plan->sowing->chain, $plan->sowing->caps, $this->season->mishap, 0.0, array_map(floatval(...), range(0,
+            $plan->crop->wanted)));
 
         return $plan->crop->wanted - $sowings->short($of, min($of, $facts->up), 0);
     }
@@ -252,7 +254,8 @@ final class Reckoning
                 $earned += $row->buy_cost - (float) $row->cost - $missing;
                 $hours += (float) $row->hours;
             }
-            $crops[] = ['crop' => $plan->crop->id, 'up' => $facts->up, 'of' => $facts->up_of, 'finished' => $over ? $went : null, 'wanted' => $plan->crop->wanted];
+            $crops[] = ['crop' => $plan->crop->id, 'up' => $facts->up, 'of' => $facts->up_of, 'finished' => $over ? $went : null,
+                'wanted' => $plan->crop->wanted];
         }
 
         return new CameTo($this->setup->id, $steps, $wanted, $out, $result->nursery_per_plant,

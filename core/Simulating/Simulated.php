@@ -15,7 +15,8 @@ final readonly class Simulated
      * @param  ?float  $p_keep  share of seasons in which growing saves anything
      * @param  float  $p_all_enough  share of seasons in which all crops come to what is wanted
      * @param  list<array{from: float, to: float, count: int}>  $spread  of the cost of one, seasons by bands; none with no plant
-     * @param  list<array{name: string, useful: float, per_finished: ?float, keep: ?float}>  $kinds  good, usual and bad season: the means of the best tenth, the middle and the worst
+     * @param  list<array{name: string, useful: float, per_finished: ?float, keep: ?float}>  $kinds  good, usual and bad season: the means
+     *   of the best tenth, the middle and the worst
      * @param  list<array{crop: string, lost: float}>  $bad  crops by the plants they are short of in the worst tenth, on average, most first
      * @param  array{bad_season: float, mishaps: float}  $made_bad  of the worst tenth: share that were bad seasons, batches lost whole on average
      */

@@ -240,7 +240,8 @@ final readonly class Jobs
     private function plain(Task $task, JobGroup $group, int $days, LogKind $kind, ?int $count, ?CropPlan $plan = null): Job
     {
         return new Job($task->id, $task->date, Day::parse($task->date)->plus($days)->format(), $group, $task->kind, $task->crop,
-            array_filter([$task->crop]), $task->words, codes: $plan === null ? null : $this->codes($plan, $task->kind === TaskKind::LastResow ? 0 : null), kind_of_entry: $kind, count: $count,
+            array_filter([$task->crop]), $task->words, codes: $plan === null ? null : $this->codes($plan,
+                $task->kind === TaskKind::LastResow ? 0 : null), kind_of_entry: $kind, count: $count,
             away: $task->away);
     }
 

@@ -39,7 +39,8 @@ final readonly class Session
 
         return [match ($first->kind) {
             TaskKind::Drain => $this->job($first, $crops, 'Pour off what is left in the trays', 'half an hour after watering from below'),
-            TaskKind::CoverOff => $this->job($first, $crops, "Cover off {$names} as ".($one ? 'it shows' : 'they show'), 'film over seedlings cooks them', ['film']),
+            TaskKind::CoverOff => $this->job($first, $crops, "Cover off {$names} as ".($one ? 'it shows' : 'they show'),
+                'film over seedlings cooks them', ['film']),
             TaskKind::MatOff => $this->job($first, $crops, "Mat off for {$names}", 'it is up; dry hands before the plug', ['electricity']),
             default => $this->job($first, $crops, "Feed {$names}, weakly", $this->feed($tasks)),
         }];
@@ -114,7 +115,8 @@ final readonly class Session
         $all = array_sum(array_column($parts, 'parts')) ?: 1.0;
 
         return implode(', ', array_map(
-            fn ($part): string => $this->litres($litres * $part->parts / $all).' '.mb_strtolower(self::short($this->books->index->supplies[$part->supply]->name)),
+            fn ($part): string => $this->litres($litres * $part->parts / $all).' '.mb_strtolower(self::short($this->books->index
+                ->supplies[$part->supply]->name)),
             $parts,
         ));
     }

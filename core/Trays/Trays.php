@@ -233,7 +233,8 @@ final class Trays
         return new TrayPicture(
             $tray->id, $tray->container, $name, $tray->grid->columns, $tray->grid->rows, $tray->grid->sites, $tray->grid->byTens,
             $tray->hasLabelRow(), $first->stage->place->id, $first->stage->stage->mat, $first->stage->stage->light,
-            min(array_map(fn (RowPicture $run): string => $run->from, $runs)), max(array_map(fn (RowPicture $run): string => $run->to, $runs)), $tray->byHand, $runs, $tray->freeAtEnd(),
+            min(array_map(fn (RowPicture $run): string => $run->from, $runs)), max(array_map(fn (RowPicture $run): string => $run->to,
+                $runs)), $tray->byHand, $runs, $tray->freeAtEnd(),
         );
     }
 

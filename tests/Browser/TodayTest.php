@@ -11,7 +11,8 @@ it('writes down a sowing day of twelve varieties on a phone in thirty taps and w
     $path = '/seasons/'.$this->seasonId();
     $season = $this->api("/api{$path}")['season'];
     $this->elsewhere('PATCH', ['label' => 'one day', 'changes' => [
-        ...array_map(fn (array $crop): array => ['path' => ['crops', $crop['id'], 'sow_on'], 'from' => $crop['sow_on'], 'to' => '2027-04-08'], $season['crops']),
+        ...array_map(fn (array $crop): array => ['path' => ['crops', $crop['id'], 'sow_on'], 'from' => $crop['sow_on'],
+            'to' => '2027-04-08'], $season['crops']),
         ['path' => ['setups', 'bench', 'overrides', 'autumn-bib'], 'from' => 'direct', 'to' => 'cells-out'],
     ]]);
     $this->visit("{$path}/today?day=2027-04-08", 390, 844);

@@ -58,7 +58,8 @@ it('makes a meter known on the bench, and takes over what it measured', function
     $this->click('[data-action="add-device"]');
     $token = trim((string) preg_replace('/^.*only now: (\S+)\. It posts.*$/s', '$1', $this->text('[data-part="token"]')));
     [$out, $code] = [[], 1];
-    exec(PHP_BINARY.' bin/jolly simulate-meter --token '.escapeshellarg($token).' --url '.escapeshellarg($this->url()).' --readings 300 --per-post 100 2>&1', $out, $code);
+    exec(PHP_BINARY.' bin/jolly simulate-meter --token '.escapeshellarg($token).' --url '.escapeshellarg($this
+        ->url()).' --readings 300 --per-post 100 2>&1', $out, $code);
     $said = json_decode($out[0] ?? '', true);
     expect($code)->toBe(0)->and($said['kept'])->toBe($said['taken'])->and($said['refused'])->toBe(0);
     $devices = $this->api("/api{$path}/setups/bench/devices")['devices'];
@@ -79,7 +80,8 @@ it('reads a table of entries, and shows what was taken back when asked', functio
     $path = May::open($this, 'log', 390);
     $first = $this->find('[data-part="log"] tbody tr')->getAttribute('data-entry');
     $this->click("[data-entry=\"{$first}\"] button");
-    $this->waitFor(fn () => $this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector("[data-entry=\"{$first}\"]")) === [] ?: null, 'it to be gone');
+    $this->waitFor(fn () => $this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector("[data-entry=\"{$first}\"]")) === []
+        ?: null, 'it to be gone');
     $this->click('input[name="old"]');
     $this->find("[data-entry=\"{$first}\"]");
     May::untilSent($this);

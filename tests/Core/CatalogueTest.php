@@ -19,7 +19,8 @@ it('gives a source in every row and no id twice', function (string $file) {
         $key = ['temperature-ranges' => 'range', 'price-levels' => 'currency'][$file] ?? 'id';
         expect(array_unique(array_column($rows, $key)))->toHaveCount(count($rows));
     }
-})->with(['species', 'germination', 'temperature-ranges', 'containers', 'supplies', 'recipes', 'lamps', 'mats', 'gear', 'nursery', 'price-levels', 'label-sheets']);
+})->with(['species', 'germination', 'temperature-ranges', 'containers', 'supplies', 'recipes', 'lamps', 'mats', 'gear', 'nursery',
+    'price-levels', 'label-sheets']);
 
 it('knows at least eighty species of vegetables, herbs and flowers, in sensible ranges', function () {
     $species = (new Catalogue())->species();

@@ -44,7 +44,8 @@ it('keeps counts of several trays side by side, and what one job moves', functio
 });
 
 it('corrects, takes back and takes back again, and loses nothing', function () {
-    $up = fn (int $n, int $count, ?string $corrects = null): LogEntry => Logs::entry($n, '2027-04-14', 'up', ['crop' => 'a', 'count' => $count, 'corrects' => $corrects]);
+    $up = fn (int $n, int $count, ?string $corrects = null): LogEntry => Logs::entry($n, '2027-04-14', 'up', ['crop' => 'a',
+        'count' => $count, 'corrects' => $corrects]);
     $undo = fn (int $n, string $corrects): LogEntry => Logs::entry($n, '2027-04-14', 'undo', ['corrects' => $corrects]);
     $said = fn (array $all): array => array_map(fn (LogEntry $entry): ?int => $entry->count, (new LogBook($all))->entries);
     expect($said([$up(1, 7)]))->toBe([7])
@@ -79,10 +80,12 @@ it('stands in the season file, and changes no figure of the plan', function () {
     $file = Seasons::small();
     $plain = json_encode(Seasons::result($file));
     $file['trays'] = [['id' => 'A', 'container' => 'cell72', 'columns' => 6, 'runs' => [['crop' => 'lantern', 'row' => 3, 'sites' => 6]]]];
-    $file['trials'] = [['id' => 't', 'name' => 'T', 'sides' => [['name' => 'x', 'crops' => ['lantern']], ['name' => 'y', 'crops' => ['gone'], 'trays' => ['A']]]]];
+    $file['trials'] = [['id' => 't', 'name' => 'T', 'sides' => [['name' => 'x', 'crops' => ['lantern']], ['name' => 'y',
+        'crops' => ['gone'], 'trays' => ['A']]]]];
     $file['log'] = [
         ['id' => 'entry-0001', 'on' => '2027-04-22', 'at' => '2027-04-22T10:00:00.25Z', 'kind' => 'sown', 'crop' => 'lantern', 'count' => 6, 'seeds' => 6],
-        ['id' => 'entry-0002', 'on' => '2027-05-01', 'at' => '2027-05-01T10:00:00Z', 'kind' => 'lost', 'crop' => 'lantern', 'count' => 1, 'cause' => 'frozen', 'note' => 'a “cold” night'],
+        ['id' => 'entry-0002', 'on' => '2027-05-01', 'at' => '2027-05-01T10:00:00Z', 'kind' => 'lost', 'crop' => 'lantern', 'count' => 1,
+            'cause' => 'frozen', 'note' => 'a “cold” night'],
     ];
     $read = Seasons::read($file);
     expect((new SeasonReader)->read((new SeasonWriter)->toJson($read)))->toEqual($read)
@@ -93,7 +96,8 @@ it('stands in the season file, and changes no figure of the plan', function () {
 
 it('refuses entries that cannot be', function (array $wrong, string $path) {
     $file = Seasons::small();
-    $file['log'] = [[...['id' => 'entry-0001', 'on' => '2027-04-22', 'at' => '2027-04-22T10:00:00Z', 'kind' => 'up', 'crop' => 'lantern', 'count' => 3], ...$wrong]];
+    $file['log'] = [[...['id' => 'entry-0001', 'on' => '2027-04-22', 'at' => '2027-04-22T10:00:00Z', 'kind' => 'up', 'crop' => 'lantern',
+        'count' => 3], ...$wrong]];
     expect(Seasons::faults($file))->toContain('$.log[0].'.$path);
 })->with([
     [['kind' => 'eaten'], 'kind'],

@@ -74,7 +74,8 @@ it('comes to the plan where nothing is known', function () {
 
 it('believes what beta posteriors say, as a reference library has them', function () {
     foreach ([[0.9, 20.0], [0.38, 42.0], [0.05, 26.0], [0.8, 6.0], [0.97, 155.0]] as [$mean, $weight]) {
-        [$low, $high] = Libraries::answers([['betaInv', 0.1, $mean * $weight, (1 - $mean) * $weight], ['betaInv', 0.9, $mean * $weight, (1 - $mean) * $weight]]);
+        [$low, $high] = Libraries::answers([['betaInv', 0.1, $mean * $weight, (1 - $mean) * $weight], ['betaInv', 0.9, $mean * $weight,
+            (1 - $mean) * $weight]]);
         $points = BetaPoints::around($mean, $weight);
         expect(abs($points['low'] - $low))->toBeLessThan(1e-3)->and(abs($points['high'] - $high))->toBeLessThan(1e-3);
     }
@@ -82,7 +83,8 @@ it('believes what beta posteriors say, as a reference library has them', functio
     $books = (new SeasonCosting($season))->books($season->setups[0]);
     $log = Logs::book([
         ['2027-02-19', 'sown', ['crop' => 'long-day-amber', 'count' => 97, 'seeds' => 97]], ['2027-02-25', 'up', ['crop' => 'long-day-amber', 'count' => 60]],
-        ['2027-04-23', 'lost', ['crop' => 'long-day-amber', 'count' => 10, 'cause' => 'gnats']], ['2027-04-24', 'planted', ['crop' => 'long-day-amber', 'count' => 50]],
+        ['2027-04-23', 'lost', ['crop' => 'long-day-amber', 'count' => 10, 'cause' => 'gnats']], ['2027-04-24', 'planted',
+            ['crop' => 'long-day-amber', 'count' => 50]],
     ]);
     $beliefs = array_column((new Beliefs($books, $log, []))->all(), null, 'key');
     $plan = $books->plans[$books->grown['long-day-amber']];
@@ -114,7 +116,8 @@ it('weighs every change as costing it by hand does, and takes none for free', fu
         } catch (Throwable) {
             continue;
         }
-        $harmless = $after->missing <= $before->missing + 0.5 && $after->crowded_days <= $before->crowded_days && count($altered->crops) >= count($season->crops)
+        $harmless = $after->missing <= $before->missing + 0.5 && $after->crowded_days <= $before->crowded_days
+            && count($altered->crops) >= count($season->crops)
             && ($after->p_all_enough ?? 1.0) >= min($before->p_all_enough, $season->confidence) - 0.01;
         $best = $harmless ? max($best, $before->fill_cost - $after->fill_cost) : $best;
     }
@@ -194,7 +197,8 @@ it('plays seasons that agree with the exact figures, the same for the same seed'
         // Within four standard errors of 20,000 seasons.
         $spread = max(1.0, $result->useful_high - $result->useful_low);
         expect(abs($played->useful['mean'] - $result->useful))->toBeLessThan(4 * $spread / sqrt(20_000))
-            ->and(abs($played->useful['low'] - $result->useful_low))->toBeLessThanOrEqual(1.0)->and(abs($played->useful['high'] - $result->useful_high))->toBeLessThanOrEqual(1.0)
+            ->and(abs($played->useful['low'] - $result->useful_low))->toBeLessThanOrEqual(1.0)->and(abs($played->useful['high'] - $result
+            ->useful_high))->toBeLessThanOrEqual(1.0)
             ->and(abs($played->p_keep - $result->p_keep))->toBeLessThan(4 * 0.5 / sqrt(20_000))
             ->and(abs($played->p_all_enough - $result->p_all_enough))->toBeLessThan(4 * 0.5 / sqrt(20_000))
             ->and(array_sum(array_column($played->spread, 'count')))->toBeLessThanOrEqual(20_000)
@@ -207,9 +211,11 @@ it('plays seasons that agree with the exact figures, the same for the same seed'
 it('prints what seasons, changes and the log come to, with keys that stay', function () {
     $file = __DIR__.'/../../database/demo/pennywhistle.json';
     [$code, $out] = jolly("simulate {$file} --setup bench --runs 200 --seed 3");
-    expect($code)->toBe(0)->and(array_keys(json_decode($out, true)))->toBe(['setup', 'runs', 'seed', 'useful', 'per_finished', 'keep', 'p_keep', 'p_all_enough', 'spread', 'kinds', 'bad', 'made_bad']);
+    expect($code)->toBe(0)->and(array_keys(json_decode($out, true)))->toBe(['setup', 'runs', 'seed', 'useful', 'per_finished', 'keep',
+        'p_keep', 'p_all_enough', 'spread', 'kinds', 'bad', 'made_bad']);
     [$code, $out] = jolly("reckon {$file} --setup bench");
-    expect($code)->toBe(0)->and(array_keys(json_decode($out, true)['came_to']))->toBe(['setup', 'steps', 'wanted', 'out', 'nursery_per_plant', 'kept', 'wage', 'hours', 'losses', 'crops', 'planned_stack', 'real_stack']);
+    expect($code)->toBe(0)->and(array_keys(json_decode($out, true)['came_to']))->toBe(['setup', 'steps', 'wanted', 'out',
+        'nursery_per_plant', 'kept', 'wage', 'hours', 'losses', 'crops', 'planned_stack', 'real_stack']);
     [$code, , $err] = jolly("simulate {$file} --setup bench --runs 0");
     expect($code)->toBe(2)->and($err)->toContain('--runs');
     [$code, , $err] = jolly("simulate {$file} --setup bench --seed soon");

@@ -42,8 +42,10 @@ it('says in a sentence which was better and how sure that is, with what it means
     // By the plan twelve cells of it cost what the crop costs.
     $cost = array_column(Seasons::result(Seasons::demo())->crops, null, 'id')['copper-kettle']->cost;
     expect($result->sides[0]['each'])->toBeNear($cost / 12);
-    expect(trial([$sown('copper-kettle', 12), $sown('sunday-sauce', 18), $up('copper-kettle', 10), $up('sunday-sauce', 14)])->words)->toContain('Could well be chance')
-        ->and(trial([$sown('copper-kettle', 12), $sown('sunday-sauce', 18), $up('copper-kettle', 6), $up('sunday-sauce', 9)])->words)->toContain('No difference');
+    expect(trial([$sown('copper-kettle', 12), $sown('sunday-sauce', 18), $up('copper-kettle', 10), $up('sunday-sauce',
+        14)])->words)->toContain('Could well be chance')
+        ->and(trial([$sown('copper-kettle', 12), $sown('sunday-sauce', 18), $up('copper-kettle', 6), $up('sunday-sauce',
+            9)])->words)->toContain('No difference');
 });
 
 it('decides by what lived where that is asked', function () {

@@ -9,7 +9,8 @@ use Laravel\Sanctum\PersonalAccessToken;
 /** @return array{int, string} a device's id and token */
 function device(object $test, int $season, array $like = []): array
 {
-    $made = $test->postJson("/api/seasons/{$season}/devices", [...['name' => 'Meter', 'kind' => 'meter', 'list' => 'lights', 'thing' => 'led'], ...$like])->assertStatus(201);
+    $made = $test->postJson("/api/seasons/{$season}/devices", [...['name' => 'Meter', 'kind' => 'meter', 'list' => 'lights',
+        'thing' => 'led'], ...$like])->assertStatus(201);
 
     return [$made->json('id'), $made->json('token')];
 }
@@ -26,7 +27,8 @@ it('takes readings by a device\'s token, each once, and counts what makes no sen
     $post = fn (array $readings) => $this->withToken($token)->postJson('/api/device/readings', ['readings' => $readings]);
     expect($post([reading(3), reading(2), reading(1)])->assertOk()->json())->toBe(['kept' => 3, 'known' => 0, 'refused' => 0])
         ->and($post([reading(2), reading(1), reading(0)])->json())->toBe(['kept' => 1, 'known' => 2, 'refused' => 0])
-        ->and($post([reading(5), reading(5), reading(6, -4), reading(7, 'much'), reading(8, null), reading(-60 * 24 * 3), ['at' => 'noon', 'value' => 3], 'x'])->json())
+        ->and($post([reading(5), reading(5), reading(6, -4), reading(7, 'much'), reading(8, null), reading(-60 * 24 * 3), ['at' => 'noon',
+            'value' => 3], 'x'])->json())
         ->toBe(['kept' => 1, 'known' => 1, 'refused' => 6]);
     $device = Device::query()->findOrFail($id);
     expect($device->refused)->toBe(6)->and($device->heard_at)->not->toBeNull()->and(DB::table('readings')->where('device_id', $id)->count())->toBe(5);
@@ -55,7 +57,8 @@ it('knows devices at things that are there, and of one\'s own seasons', function
     [$other] = gardener();
     $this->actingAs($user);
     foreach ([['thing' => 'gone'], ['kind' => 'radar'], ['list' => 'crops'], ['name' => '']] as $wrong) {
-        $this->postJson("/api/seasons/{$season->id}/devices", [...['name' => 'Meter', 'kind' => 'meter', 'list' => 'lights', 'thing' => 'led'], ...$wrong])->assertStatus(422);
+        $this->postJson("/api/seasons/{$season->id}/devices", [...['name' => 'Meter', 'kind' => 'meter', 'list' => 'lights',
+            'thing' => 'led'], ...$wrong])->assertStatus(422);
     }
     [$id] = device($this, $season->id);
     $this->actingAs($other)->deleteJson("/api/seasons/{$season->id}/devices/{$id}")->assertNotFound();

@@ -9,7 +9,8 @@ use Tests\Seasons;
 /** @return array<string, mixed> */
 function upEntry(int $n, array $more = []): array
 {
-    return [...['id' => sprintf('phone-one-%05d', $n), 'on' => '2027-04-21', 'at' => sprintf('2027-04-21T10:%02d:%02d.%03dZ', intdiv($n, 60) % 60, $n % 60, $n % 1000),
+    return [...['id' => sprintf('phone-one-%05d', $n), 'on' => '2027-04-21', 'at' => sprintf('2027-04-21T10:%02d:%02d.%03dZ', intdiv($n,
+        60) % 60, $n % 60, $n % 1000),
         'kind' => 'up', 'crop' => 'copper-kettle', 'tray' => 'D', 'count' => $n % 12], ...$more];
 }
 
@@ -17,7 +18,8 @@ it('keeps each entry once however often it is sent, and says what it cannot keep
     [$user, $season] = gardener();
     $url = "/api/seasons/{$season->id}/log";
     $this->actingAs($user);
-    $entries = [upEntry(1), upEntry(2), upEntry(3, ['count' => -2]), upEntry(4, ['on' => '1999-01-01']), upEntry(5, ['kind' => 'song']), ['id' => 'x'], 'nothing'];
+    $entries = [upEntry(1), upEntry(2), upEntry(3, ['count' => -2]), upEntry(4, ['on' => '1999-01-01']), upEntry(5, ['kind' => 'song']),
+        ['id' => 'x'], 'nothing'];
     foreach ([1, 2, 3] as $_) {
         $refused = $this->postJson($url, ['entries' => $entries])->assertOk()->json('refused');
         expect(array_column($refused, 'id'))->toBe(['phone-one-00003', 'phone-one-00004', 'phone-one-00005', 'x', ''])
@@ -28,8 +30,10 @@ it('keeps each entry once however often it is sent, and says what it cannot keep
     // The same id with other words is the entry that is there already.
     $this->postJson($url, ['entries' => [upEntry(1, ['count' => 11])]])->assertOk();
     expect($this->getJson($url)->json('entries.0.count'))->toBe(1);
-    $this->postJson($url, ['entries' => [['id' => 'phone-one-undo1', 'on' => '2027-04-21', 'at' => '2027-04-21T11:00:00Z', 'kind' => 'undo', 'corrects' => 'phone-one-00002']]]);
-    expect(array_column($this->getJson($url)->json('entries'), 'stands', 'id'))->toBe(['phone-one-00001' => true, 'phone-one-00002' => false, 'phone-one-undo1' => false]);
+    $this->postJson($url, ['entries' => [['id' => 'phone-one-undo1', 'on' => '2027-04-21', 'at' => '2027-04-21T11:00:00Z',
+        'kind' => 'undo', 'corrects' => 'phone-one-00002']]]);
+    expect(array_column($this->getJson($url)->json('entries'), 'stands', 'id'))->toBe(['phone-one-00001' => true,
+        'phone-one-00002' => false, 'phone-one-undo1' => false]);
     expect(Season::query()->find($season->id)->revision)->toBe(1);
 });
 
@@ -83,7 +87,8 @@ it('is a table both ways, in which a line read twice adds nothing', function () 
     $entries = array_map(fn (int $n): array => upEntry($n, ['note' => $n === 3 ? "=1+1, \"so\"\nand on" : '']), range(1, 20));
     $this->postJson("/api/seasons/{$season->id}/log", ['entries' => $entries]);
     $csv = (string) $this->get("/api/seasons/{$season->id}/log.csv")->assertOk()->getContent();
-    $read = fn (string $text) => $this->actingAs($second)->postJson("/api/seasons/{$other->id}/log/table", ['file' => base64_encode($text)])->assertOk()->json();
+    $read = fn (string $text) => $this->actingAs($second)->postJson("/api/seasons/{$other->id}/log/table",
+        ['file' => base64_encode($text)])->assertOk()->json();
     expect($read($csv))->toBe(['rows' => 20, 'new' => 20, 'faults' => []])->and($read($csv)['new'])->toBe(0)
         ->and(LogRow::entries($other->id))->toEqual(LogRow::entries($season->id));
     // Somebody's own table: a day, a kind, and what they have.

@@ -15,7 +15,8 @@ it('reckons by what was paid, written down and measured, and begins the next sea
     $beliefs = array_map(fn (array $one): string => "{$one['key']} {$one['id']}", $state['beliefs']);
     expect($beliefs)->toContain('luck luck', 'measured lights.led.watts');
     $lot = array_values(array_filter($state['beliefs'], fn (array $one): bool => $one['key'] === 'survival'))[0];
-    $next = $this->postJson("/api/seasons/{$id}/setups/bench/next", ['take' => ["survival {$lot['id']}", 'measured lights.led.watts', 'nothing such']])->assertStatus(201)->json('id');
+    $next = $this->postJson("/api/seasons/{$id}/setups/bench/next", ['take' => ["survival {$lot['id']}", 'measured lights.led.watts',
+        'nothing such']])->assertStatus(201)->json('id');
     $document = Season::query()->findOrFail($next)->document;
     $method = array_column($document->methods, null, 'id')[$lot['id']];
     expect(array_product(array_column($method->stages, 'survival')))->toBeNear($lot['believed'], 1e-3)->and($document->year)->toBe(2028)

@@ -84,7 +84,8 @@ it('draws each label where its sheet has it, to a sixth of a millimetre', functi
     preg_match('/Page size:\s+([\d.]+) x ([\d.]+)/', $size, $page);
     expect((float) $page[1] * 25.4 / 72)->toBeNear($sheet->paper_width_mm, 1e-3)->and((float) $page[2] * 25.4 / 72)->toBeNear($sheet->paper_height_mm, 1e-3);
     $off = fn (array $all, float $mm): float => min(array_map(fn (int $one): float => abs($one * 25.4 / 600 - $mm), $all));
-    expect($off($across, $left))->toBeLessThan(0.15, 'left')->and($off($across, min($left + $sheet->width_mm, $sheet->paper_width_mm)))->toBeLessThan(0.15, 'right')
+    expect($off($across, $left))->toBeLessThan(0.15, 'left')->and($off($across, min($left + $sheet->width_mm,
+        $sheet->paper_width_mm)))->toBeLessThan(0.15, 'right')
         ->and($off($down, $top))->toBeLessThan(0.15, 'top')->and($off($down, $top + $sheet->height_mm))->toBeLessThan(0.15, 'bottom');
 })->with(array_column(LabelSheet::all(), 'id'));
 
@@ -160,6 +161,7 @@ it('keeps pictures small, upright, and without the place they were taken at', fu
 
 it('refuses what is no picture', function (string $bytes) {
     [$user, $season] = gardener();
-    $this->actingAs($user)->putJson("/api/seasons/{$season->id}/photos/picture-0001", ['on' => '2027-04-21', 'image' => base64_encode($bytes)])->assertStatus(422);
+    $this->actingAs($user)->putJson("/api/seasons/{$season->id}/photos/picture-0001", ['on' => '2027-04-21',
+        'image' => base64_encode($bytes)])->assertStatus(422);
     expect(fn () => SmallPhoto::of($bytes))->toThrow(InvalidArgumentException::class);
 })->with(['words' => 'no picture at all', 'a damaged one' => fn () => substr(cameraJpeg(40, 40), 0, 150), 'a gif' => "GIF89a\1\0\1\0\0\0\0;"]);

@@ -97,7 +97,8 @@ it('has the entries of two phones once and in order, though a part is killed and
         $batch = (string) json_encode(['entries' => array_map(fn (int $n): array => $entry($phone, $n), range($sent[$phone], min(499, $sent[$phone] + 24)))]);
         expect(++$tries)->toBeLessThan(400, 'it comes back by itself');
         if (! $killed && $sent[1] >= 200) {
-            $killed = posix_kill(processes('php-fpm: pool edits-test-')[0] ?? 0, SIGKILL) && posix_kill(processes('nginx: master process .*/var/test')[0] ?? 0, SIGKILL);
+            $killed = posix_kill(processes('php-fpm: pool edits-test-')[0] ?? 0, SIGKILL)
+                && posix_kill(processes('nginx: master process .*/var/test')[0] ?? 0, SIGKILL);
         }
         [$status, $answer] = $visitor->send('POST', $path, $batch);
         if ($status !== 200) {

@@ -101,7 +101,8 @@ final class DeviceController
         tags: ['Devices'],
     )]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewReadings'))]
-    #[OA\Response(response: 200, description: 'How many were kept, were known, were refused', content: new OA\JsonContent(ref: '#/components/schemas/ReadingsKept'))]
+    #[OA\Response(response: 200, description: 'How many were kept, were known, were refused',
+        content: new OA\JsonContent(ref: '#/components/schemas/ReadingsKept'))]
     #[OA\Response(response: 401, ref: '#/components/responses/NotFound')]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function read(Request $request): JsonResponse
@@ -113,7 +114,8 @@ final class DeviceController
         }
         $readings = $request->json('readings');
         if (! is_array($readings) || $readings === [] || count($readings) > Readings::MOST) {
-            throw ValidationException::withMessages(['readings' => 'Send 1 to '.Readings::MOST.' readings: [{"at": "2027-04-08T06:00:00Z", "value": 38.2}, …].']);
+            throw ValidationException::withMessages(['readings' => 'Send 1 to '.Readings::MOST
+                .' readings: [{"at": "2027-04-08T06:00:00Z", "value": 38.2}, …].']);
         }
 
         return Json::of(Readings::add($device, $readings));

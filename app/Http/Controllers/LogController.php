@@ -55,7 +55,8 @@ final class LogController
     )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewEntries'))]
-    #[OA\Response(response: 200, description: 'What of it cannot be kept, and why; all else is', content: new OA\JsonContent(ref: '#/components/schemas/Written'))]
+    #[OA\Response(response: 200, description: 'What of it cannot be kept, and why; all else is',
+        content: new OA\JsonContent(ref: '#/components/schemas/Written'))]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function store(Request $request, int $season): JsonResponse
     {

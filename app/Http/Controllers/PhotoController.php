@@ -78,7 +78,8 @@ final class PhotoController
         $row = DB::selectOne("SELECT encode(image, 'base64') AS image FROM photos WHERE season_id = ? AND token = ?", [$model->id, $token])
             ?? throw new NotFoundHttpException();
 
-        return new Response((string) base64_decode($row->image), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return new Response((string) base64_decode($row->image), 200, ['Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=31536000, immutable']);
     }
 
     #[OA\Delete(

@@ -75,12 +75,13 @@ final class ReckoningController
         $next = is_int($made) ? $made : $shed->roll($this->gardener->user(), $kept, $row, [])->id;
         $taken = array_filter($beliefs, fn (Belief $one): bool => in_array("{$one->key} {$one->id}", $input['take'], true));
         $edits = array_merge(...array_map(fn (Belief $one): array => $one->edits, array_values($taken)));
-        $editor->edit($next, 'what was counted', fn (stdClass $document): array => array_values(array_filter($edits, function (array $edit) use ($document): bool {
-            // What is no longer there, or has a packet of the new year, is left as it is.
-            $parent = count($edit['path']) < 3 ? null : (new DocumentPath([$edit['path'][0], $edit['path'][1]]))->get($document);
+        $editor->edit($next, 'what was counted', fn (stdClass $document): array => array_values(array_filter($edits,
+            function (array $edit) use ($document): bool {
+                // What is no longer there, or has a packet of the new year, is left as it is.
+                $parent = count($edit['path']) < 3 ? null : (new DocumentPath([$edit['path'][0], $edit['path'][1]]))->get($document);
 
-            return count($edit['path']) < 3 || ($parent instanceof stdClass && ($edit['path'][2] !== 'test' || $parent->packed_for < $document->year));
-        })));
+                return count($edit['path']) < 3 || ($parent instanceof stdClass && ($edit['path'][2] !== 'test' || $parent->packed_for < $document->year));
+            })));
 
         return Json::of(['id' => $next], 201);
     }

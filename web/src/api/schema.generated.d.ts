@@ -3653,7 +3653,10 @@ export interface components {
                 to: number;
                 count: number;
             }[];
-            /** @description good, usual and bad season: the means of the best tenth, the middle and the worst */
+            /**
+             * @description good, usual and bad season: the means
+             *       of the best tenth, the middle and the worst
+             */
             kinds: {
                 name: string;
                 useful: number;
