@@ -3,16 +3,29 @@ import { useSyncExternalStore } from 'react';
 import { ConflictDialog } from '../season/ConflictDialog';
 import { logbox } from '../season/logbox';
 import { refusals } from '../season/refusals';
-import { useSnapshot } from '../season/SeasonContext';
+import { useOnScreen, useSnapshot, type OnScreen } from '../season/SeasonContext';
 import { useLog } from '../season/useLog';
 import { plural } from '../words/sowing';
 import { Deleted } from './Deleted';
 import s from './shell.module.css';
 
+type Children = (shown: OnScreen) => ReactNode;
+
 /** A screen of the work itself: no till, but what is kept on the device, and what the server did not take. */
-export function DoingPage({ season, children }: { season: number; children: ReactNode }) {
+export function DoingPage({ children }: { children: Children }) {
+  const shown = useOnScreen();
+  if (shown === null)
+    return (
+      <main className="work" aria-busy="true">
+        <p className="quiet">Fetching your season…</p>
+      </main>
+    );
+  return <Doing shown={shown}>{children}</Doing>;
+}
+
+function Doing({ shown, children }: { shown: OnScreen; children: Children }) {
   const { status, waiting: changes } = useSnapshot();
-  const { waiting, refused } = useLog(season);
+  const { waiting, refused } = useLog(shown.id);
   const told = useSyncExternalStore(refusals.subscribe, refusals.get);
   if (status === 'deleted') return <Deleted />;
   const kept = waiting.length + changes;
@@ -45,7 +58,7 @@ export function DoingPage({ season, children }: { season: number; children: Reac
           </button>
         </div>
       )}
-      {children}
+      {children(shown)}
       <ConflictDialog />
     </main>
   );

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import { coded } from '../../files/coded';
 import { logbox } from '../../season/logbox';
-import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
+import type { OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
 import { DoingPage } from '../../shell/DoingPage';
 import { shortDay } from '../../words/dates';
@@ -18,18 +18,7 @@ const PAGE = 100;
 
 /** All that is written down in a season, and tables of it both ways. */
 export function LogScreen() {
-  const shown = useOnScreen();
-  if (shown === null)
-    return (
-      <main className="work" aria-busy="true">
-        <p className="quiet">Fetching your season…</p>
-      </main>
-    );
-  return (
-    <DoingPage season={shown.id}>
-      <Entries shown={shown} />
-    </DoingPage>
-  );
+  return <DoingPage>{(shown) => <Entries shown={shown} />}</DoingPage>;
 }
 
 function Entries({ shown: { id, season } }: { shown: OnScreen }) {

@@ -3,7 +3,7 @@ import { Link, useSearchParams } from 'react-router';
 import { words } from '../../api/client';
 import type { Job } from '../../api/types';
 import { logbox } from '../../season/logbox';
-import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
+import type { OnScreen } from '../../season/SeasonContext';
 import { DoingPage } from '../../shell/DoingPage';
 import { SetupPicker } from '../../shell/SetupPicker';
 import { day, today } from '../../words/dates';
@@ -29,18 +29,7 @@ const AHEAD = 2;
 
 /** The session at hand: what is done on a day, group by group, the next job wide open. */
 export function TodayScreen() {
-  const shown = useOnScreen();
-  if (shown === null)
-    return (
-      <main className="work" aria-busy="true">
-        <p className="quiet">Fetching your season…</p>
-      </main>
-    );
-  return (
-    <DoingPage season={shown.id}>
-      <Day shown={shown} />
-    </DoingPage>
-  );
+  return <DoingPage>{(shown) => <Day shown={shown} />}</DoingPage>;
 }
 
 interface Undoable {

@@ -3,7 +3,7 @@ import { Link, useMatch, useNavigate } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import type { TrayPicture } from '../../api/types';
 import { useLog } from '../../season/useLog';
-import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
+import { useStore, type OnScreen } from '../../season/SeasonContext';
 import { DoingPage } from '../../shell/DoingPage';
 import { SetupPicker } from '../../shell/SetupPicker';
 import { count, plural, upper } from '../../words/sowing';
@@ -16,18 +16,7 @@ import s from './trays.module.css';
 
 /** Which row of which tray holds what: laid out by itself, moved by hand, counted with a tap. */
 export function TraysScreen() {
-  const shown = useOnScreen();
-  if (shown === null)
-    return (
-      <main className="work" aria-busy="true">
-        <p className="quiet">Fetching your season…</p>
-      </main>
-    );
-  return (
-    <DoingPage season={shown.id}>
-      <Trays shown={shown} />
-    </DoingPage>
-  );
+  return <DoingPage>{(shown) => <Trays shown={shown} />}</DoingPage>;
 }
 
 /** What is moved where. */
