@@ -36,10 +36,13 @@ final readonly class HangsOn
 
     private SetupBooks $books;
 
+    private Altered $altered;
+
     /** @param  Closure(list<string|int>): string  $source  measured, you or guess, of a path */
     public function __construct(private Season $season, private Setup $setup, private Closure $source)
     {
         $this->costing = new SeasonCosting($season);
+        $this->altered = new Altered($season);
         $this->books = $this->costing->books($setup);
     }
 
@@ -102,19 +105,17 @@ final readonly class HangsOn
         // An hour may be worth what it earns: that needs no search.
         $flips[] = new Flip('hour', null, $this->season->hourlyValue, null, $result->hours > 0.0
             && $result->keep > 0.0 ? $result->keep / $result->hours : null);
-        foreach ($result->crops as $crop) {
-            $own = array_column($this->season->crops, null, 'id')[$crop->id];
-            if ($crop->grown && $crop->extra_cost !== null && $crop->buy_cost !== null) {
-                $prices = array_values(array_filter($offers, fn (array $offer): bool => in_array($offer[0][1], $own->nursery, true)));
-                $flips[] = $this->flip('nursery', $crop->id, $crop->buy_cost / $own->wanted, fn (float $f): array => self::scaled($prices, $f),
-                    function (SetupResult $of) use ($crop): ?float {
-                        $row = array_column($of->crops, null, 'id')[$crop->id];
-
-                        return $row->extra_cost === null || $row->buy_cost === null ? null : $row->buy_cost - $row->extra_cost - (float) $row->shortfall_cost;
-                    });
+        foreach ($result->crops as $i => $crop) {
+            $net = (float) $crop->buy_cost - (float) $crop->shortfall_cost;
+            if ($crop->grown && $crop->extra_cost !== null && $net > 0.0) {
+                // What is bought whole and what is bought for those that fail go up alike with the price: no search here either.
+                $factor = $crop->extra_cost / $net;
+                $price = $crop->buy_cost / $this->season->crops[$i]->wanted;
+                $reached = $factor >= self::GRID[0] && $factor <= self::GRID[count(self::GRID) - 1];
+                $flips[] = new Flip('nursery', $crop->id, $price, $reached && $factor < 1.0 ? $price * $factor : null,
+                    $reached && $factor > 1.0 ? $price * $factor : null);
             }
         }
-
         return $flips;
     }
 
@@ -268,9 +269,10 @@ final readonly class HangsOn
     private function with(array $edits): ?SetupResult
     {
         try {
-            $season = Altered::season($this->season, $edits);
+            $season = $this->altered->with($edits);
+            $costing = new SeasonCosting($season, $this->costing, array_column(array_column($edits, 'path'), 0));
 
-            return (new SeasonCosting($season))->setup(array_column($season->setups, null, 'id')[$this->setup->id]);
+            return $costing->setup(array_column($season->setups, null, 'id')[$this->setup->id]);
         } catch (Throwable) {
             return null;
         }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Advising;
 
 use Closure;
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Choosing\BudgetTotals;
+use JollyPenny\Core\Choosing\SetupTotals;
 use JollyPenny\Core\Reckoning\Altered;
 use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
 use Throwable;
@@ -32,14 +34,23 @@ final readonly class Savings
 
     private const ODDS = 0.01;
 
-    private SetupResult $before;
-
     private SeasonCosting $costing;
+
+    private SetupBooks $books;
+
+    private SetupTotals $totals;
+
+    private BudgetTotals $before;
+
+    private Altered $altered;
 
     public function __construct(private Season $season, private Setup $setup)
     {
         $this->costing = new SeasonCosting($season);
-        $this->before = $this->costing->setup($setup);
+        $this->books = $this->costing->books($setup);
+        $this->totals = SetupTotals::of($this->books);
+        $this->before = BudgetTotals::of($this->books, $this->totals, 0);
+        $this->altered = new Altered($season);
     }
 
     /**
@@ -48,12 +59,12 @@ final readonly class Savings
      */
     public function all(?Closure $progress = null): array
     {
-        $changes = iterator_to_array((new Changes($this->costing->books($this->setup)))->all(), false);
+        $changes = iterator_to_array((new Changes($this->books))->all(), false);
         $found = [];
         foreach ($changes as $i => $change) {
             $progress === null ?: $progress($i, count($changes));
             $weighed = $this->weigh($change->kind, $change->crop, $change->words, $change->edits);
-            if ($weighed !== null && $weighed->saves >= self::LEAST) {
+            if ($weighed !== null) {
                 $found[] = $weighed;
             }
         }
@@ -78,29 +89,41 @@ final readonly class Savings
 
     /**
      * @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits
-     * @return ?Weighed null where the season cannot be costed so
+     * @return ?Weighed null where the season cannot be costed so, or that saves next to nothing
      */
-    public function weigh(string $kind, ?string $crop, string $words, array $edits): ?Weighed
+    private function weigh(string $kind, ?string $crop, string $words, array $edits): ?Weighed
     {
         try {
-            $season = Altered::season($this->season, $edits);
-            $setup = array_column($season->setups, null, 'id')[$this->setup->id];
-            $onlySetup = array_filter($edits, fn (array $edit): bool => $edit['path'][0] !== 'setups') === [];
-            $after = (new SeasonCosting($season, $onlySetup ? $this->costing : null))->setup($setup);
+            $season = $this->altered->with($edits);
+            $costing = new SeasonCosting($season, $this->costing, array_column(array_column($edits, 'path'), 0));
+            $books = $costing->books(array_column($season->setups, null, 'id')[$this->setup->id]);
         } catch (Throwable) {
             return null;
         }
-        $before = $this->before;
+        $totals = SetupTotals::of($books);
+        if ($this->totals->fillCost - $totals->fillCost < self::LEAST) {
+            return null;
+        }
+        $after = BudgetTotals::of($books, $totals, 0);
+        [$enough, $enoughBefore] = [self::enough($books), self::enough($this->books)];
+        $missing = $after->missing - $this->before->missing;
+        $crowded = $totals->crowdedDays - $this->totals->crowdedDays;
         $dropped = count($season->crops) < count($this->season->crops);
         $breaks = array_keys(array_filter([
             'dropped' => $dropped,
-            'missing' => ! $dropped && $after->missing > $before->missing + self::PLANT,
-            'crowded' => $after->crowded_days > $before->crowded_days,
-            'odds' => ! $dropped && ($after->p_all_enough ?? 1.0) < min($before->p_all_enough ?? 1.0, $this->season->confidence) - self::ODDS,
+            'missing' => ! $dropped && $missing > self::PLANT,
+            'crowded' => $crowded > 0,
+            'odds' => ! $dropped && ($enough ?? 1.0) < min($enoughBefore ?? 1.0, $this->season->confidence) - self::ODDS,
         ]));
 
-        return new Weighed($kind, $crop, $words, $before->fill_cost - $after->fill_cost, $after->hours - $before->hours, $after->cash_now - $before->cash_now,
-            $after->p_all_enough, $before->p_all_enough, $after->missing - $before->missing, $after->crowded_days - $before->crowded_days, $breaks, $edits);
+        return new Weighed($kind, $crop, $words, $this->before->fill_cost - $after->fill_cost, $after->hours - $this->before->hours,
+            $after->cash - $this->before->cash, $enough, $enoughBefore, $missing, $crowded, $breaks, $edits);
+    }
+
+    /** The chance of enough of all that is raised; null where nothing is. */
+    private static function enough(SetupBooks $books): ?float
+    {
+        return $books->plans === [] ? null : $books->together->allEnough(array_keys($books->plans));
     }
 
     /**

@@ -34,11 +34,15 @@ final class CropPlanner
     /** @var array<string, Seedbed> */
     private array $seedbeds = [];
 
-    private readonly Sower $sower;
+    public readonly Sower $sower;
 
-    public function __construct(private readonly SeasonIndex $index)
+    /**
+     * @param  ?Sower  $sower  of a season with the same chance of mishaps: what it has sized is not sized again
+     * @param  ?self  $like  of a season that differs in its crops alone: the plans of those that are the same are shared
+     */
+    public function __construct(private readonly SeasonIndex $index, ?Sower $sower = null, private readonly ?self $like = null)
     {
-        $this->sower = new Sower($index->season->mishap);
+        $this->sower = $sower ?? $like->sower ?? new Sower($index->season->mishap);
     }
 
     /**
@@ -52,6 +56,11 @@ final class CropPlanner
         $light = $first->light ? $light : null;
         $mat = $first->mat ? $mat : null;
         $key = json_encode([$crop->id, $method->id, $light?->id, $mat?->id]);
+
+        $known = $this->like->plans[(string) $key] ?? null;
+        if ($known instanceof CropPlan && $known->crop == $crop) {
+            return $known;
+        }
 
         return $this->plans[(string) $key] ??= $this->make($crop, $method, $light, $mat);
     }

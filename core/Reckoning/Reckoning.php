@@ -61,7 +61,7 @@ final class Reckoning
         $costing = new SeasonCosting($season);
         foreach (['prices' => $this->pricesPaid($season), 'used' => $this->used($season), 'power' => $this->power()] as $key => [$edits, $known, $of]) {
             if ($edits !== []) {
-                $season = Altered::season($season, $edits);
+                $season = (new Altered($season))->with($edits);
                 $costing = new SeasonCosting($season);
                 $result = $costing->setup($this->setup);
             }

@@ -15,6 +15,9 @@ use WeakMap;
 /** The costs of a season's set-ups. Plans and nursery baskets are made once for all of them. */
 final readonly class SeasonCosting
 {
+    /** No plan of a crop reads these. */
+    private const UNPLANNED = ['setups', 'nursery', 'electricity', 'supplies', 'mixes'];
+
     private SeasonIndex $index;
 
     private CropPlanner $planner;
@@ -24,13 +27,29 @@ final readonly class SeasonCosting
     /** @var WeakMap<Setup, SetupResult> what has been reckoned already */
     private WeakMap $results;
 
-    /** @param  ?self  $like  of a season that has the same but for more lamps, mats and set-ups: plans and baskets are shared */
-    public function __construct(public Season $season, ?self $like = null)
+    /**
+     * @param  ?self  $like  of a season that has the same but for more lamps, mats and set-ups: plans and baskets are shared
+     * @param  list<string|int>  $but  top keys of the file under which it has something else: only what they cannot change is shared
+     */
+    public function __construct(public Season $season, ?self $like = null, array $but = [])
     {
         $this->index = SeasonIndex::of($season);
-        $this->planner = $like->planner ?? new CropPlanner($this->index);
-        $this->nursery = $like->nursery ?? new NurseryBook($this->index);
+        $this->planner = $like === null ? new CropPlanner($this->index) : $this->planner($like, $but);
+        $this->nursery = $like !== null && ! in_array('nursery', $but, true) ? $like->nursery : new NurseryBook($this->index);
         $this->results = new WeakMap();
+    }
+
+    /** @param  list<string|int>  $but */
+    private function planner(self $like, array $but): CropPlanner
+    {
+        $planned = array_values(array_unique(array_diff($but, self::UNPLANNED)));
+
+        return match (true) {
+            $planned === [] => $like->planner,
+            $planned === ['crops'] => new CropPlanner($this->index, like: $like->planner),
+            $like->season->mishap === $this->season->mishap => new CropPlanner($this->index, $like->planner->sower),
+            default => new CropPlanner($this->index),
+        };
     }
 
     public function books(Setup $setup): SetupBooks

@@ -111,7 +111,7 @@ it('weighs every change as costing it by hand does, and takes none for free', fu
     $best = 0.0;
     foreach ((new Changes((new SeasonCosting($season))->books($season->setups[0])))->all() as $change) {
         try {
-            $altered = Altered::season($season, $change->edits);
+            $altered = (new Altered($season))->with($change->edits);
             $after = (new SeasonCosting($altered))->setup($altered->setups[0]);
         } catch (Throwable) {
             continue;
@@ -124,7 +124,7 @@ it('weighs every change as costing it by hand does, and takes none for free', fu
     $single = array_values(array_filter($weighed, fn (Weighed $one): bool => $one->kind !== 'pair' && $one->breaks === []));
     expect($single[0]->saves)->toBeNear($best);
     foreach (array_slice($weighed, 0, 12) as $one) {
-        $altered = Altered::season($season, $one->edits);
+        $altered = (new Altered($season))->with($one->edits);
         $after = (new SeasonCosting($altered))->setup($altered->setups[0]);
         expect($before->fill_cost - $after->fill_cost)->toBeNear($one->saves)->and($one->saves)->toBeGreaterThanOrEqual(Savings::LEAST)
             ->and(in_array('dropped', $one->breaks, true))->toBe(count($altered->crops) < count($season->crops));
@@ -178,6 +178,17 @@ it('finds where the verdict turns, as a fine grid does', function () {
     }
     $found = $base->keep > 0.0 ? $flips[0]->below : $flips[0]->above;
     expect($turns)->not->toBeNull()->and($found / $flips[0]->now)->toBeNear($turns, 0.03);
+    // At a crop's own turning price, all its offers dearer or cheaper alike, growing and buying it come to the same.
+    $own = array_values(array_filter($hangs->flips(), fn ($flip): bool => $flip->crop !== null && ($flip->below ?? $flip->above) !== null));
+    expect($own)->not->toBe([]);
+    foreach ($own as $flip) {
+        $other = $file;
+        foreach ($other['nursery'] as $i => $offer) {
+            $other['nursery'][$i]['price'] = $offer['price'] * ($flip->below ?? $flip->above) / $flip->now;
+        }
+        $row = array_column(Seasons::result($other)->crops, null, 'id')[$flip->crop];
+        expect($row->buy_cost - $row->extra_cost - $row->shortfall_cost)->toBeNear(0.0, 1e-9);
+    }
     $levers = $hangs->levers();
     expect(count($levers))->toBeLessThanOrEqual(10)->and($levers[0]->moves)->toBeGreaterThanOrEqual($levers[count($levers) - 1]->moves);
     foreach ($levers as $lever) {
