@@ -15,6 +15,9 @@ interface Props {
 
 const SHOWN = 4;
 
+const inOrder = <T extends { id: string }>(trays: T[]): T[] =>
+  [...trays].sort((a, b) => a.id.localeCompare(b.id, undefined, { numeric: true }));
+
 /** Labels on sticks, on sheets by their measures, or as a list to write by hand. */
 export function LabelsPart({ shown: { id, season, setup }, data, keep }: Props) {
   const us = season.units === 'us';
@@ -56,7 +59,7 @@ export function LabelsPart({ shown: { id, season, setup }, data, keep }: Props) 
       </p>
       <fieldset className={s.fieldset}>
         <legend>of trays</legend>
-        {data.trays.map((tray) => (
+        {inOrder(data.trays).map((tray) => (
           <label key={tray.id}>
             <input
               type="checkbox"
