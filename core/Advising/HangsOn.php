@@ -116,6 +116,7 @@ final readonly class HangsOn
                     $reached && $factor > 1.0 ? $price * $factor : null);
             }
         }
+
         return $flips;
     }
 

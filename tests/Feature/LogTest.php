@@ -19,10 +19,11 @@ it('keeps each entry once however often it is sent, and says what it cannot keep
     $url = "/api/seasons/{$season->id}/log";
     $this->actingAs($user);
     $entries = [upEntry(1), upEntry(2), upEntry(3, ['count' => -2]), upEntry(4, ['on' => '1999-01-01']), upEntry(5, ['kind' => 'song']),
-        ['id' => 'x'], 'nothing'];
+        ['id' => 'x'], 'nothing', upEntry(6, ['at' => '2027-13-45T99:99:99Z']), upEntry(7, ['at' => '2027-02-29T10:00:00Z'])];
     foreach ([1, 2, 3] as $_) {
         $refused = $this->postJson($url, ['entries' => $entries])->assertOk()->json('refused');
-        expect(array_column($refused, 'id'))->toBe(['phone-one-00003', 'phone-one-00004', 'phone-one-00005', 'x', ''])
+        expect(array_column($refused, 'id'))->toBe(['phone-one-00003', 'phone-one-00004', 'phone-one-00005', 'x', '',
+            'phone-one-00006', 'phone-one-00007'])->and($refused[5]['why'])->toContain('moment')
             ->and($refused[0]['why'])->toContain('count')->and($refused[1]['why'])->toContain('two years');
     }
     $log = $this->getJson($url)->assertOk()->json('entries');

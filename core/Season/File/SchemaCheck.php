@@ -15,6 +15,8 @@ final readonly class SchemaCheck
     /** More faults than these help nobody. */
     public const MOST = 200;
 
+    private const NO_MOMENT = ['This is not a moment that exists.', 'Write it in UTC, 2027-05-28T09:30:00Z.'];
+
     /** @return list<Fault> */
     public function faults(stdClass $document): array
     {
@@ -112,14 +114,18 @@ final readonly class SchemaCheck
             'exclusiveMaximum' => ['The number is too large.', "Give less than {$text('max')}."],
             'minItems' => ["The list has {$text('count')} entries.", "Give {$text('min')} or more."],
             'maxItems' => ["The list has {$text('count')} entries.", "Give {$text('max')} or fewer."],
-            'minLength' => ['This is empty.', 'Give a text.'],
+            'minLength' => $text('min') === '1' ? ['This is empty.', 'Give a text.']
+                : ['This is too short.', "Give at least {$text('min')} characters."],
             'maxLength' => ['This is too long.', "Give at most {$text('max')} characters."],
             'enum', 'const' => ['This is not one of the values that may stand here.', 'Give '.$this->allowed($error).'.'],
-            'format' => ['This is not a date that exists.', 'Write it as year-month-day, 2027-05-28.'],
+            'format' => $text('format') === '"date-time"' ? self::NO_MOMENT
+                : ['This is not a date that exists.', 'Write it as year-month-day, 2027-05-28.'],
             'pattern' => match ($text('pattern')) {
-                '"^emergence$"' => ['Only one word may stand here.', 'Give a number of days, or "emergence".'],
+                '"^(emergence|rest)$"' => ['Only these words may stand here.', 'Give a number of days, "emergence" or "rest".'],
                 '"^[A-Z]{3}$"' => ['This is not a currency code.', 'Give the three letters of ISO 4217, such as USD.'],
-                default => ['This is not a time of day.', 'Write it from 00:00 to 23:59.'],
+                '"^[A-Za-z0-9-]+$"' => ['This is no mark of an entry.', 'Give letters, digits and hyphens.'],
+                '"^([01][0-9]|2[0-3]):[0-5][0-9]$"' => ['This is not a time of day.', 'Write it from 00:00 to 23:59.'],
+                default => self::NO_MOMENT,
             },
             default => ["This breaks the rule \"{$error->keyword()}\".", 'See the season file format.'],
         };

@@ -2099,6 +2099,7 @@ export interface components {
                      */
                     stage: number;
                     /**
+                     * Format: date-time
                      * @description when it was moved there by hand, ISO 8601 in UTC; null where the layout was only kept
                      * @default null
                      */
@@ -2147,7 +2148,10 @@ export interface components {
                  * @description the day it speaks of
                  */
                 on: string;
-                /** @description when it was written down, ISO 8601 in UTC */
+                /**
+                 * Format: date-time
+                 * @description when it was written down, ISO 8601 in UTC
+                 */
                 at: string;
                 /**
                  * @description what it says
@@ -4083,7 +4087,10 @@ export interface components {
              * @description the day it speaks of
              */
             on: string;
-            /** @description when it was written down, ISO 8601 in UTC */
+            /**
+             * Format: date-time
+             * @description when it was written down, ISO 8601 in UTC
+             */
             at: string;
             /**
              * @description what it says
