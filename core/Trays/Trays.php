@@ -25,6 +25,9 @@ final class Trays
     /** What is sown so many days later may still join a tray. Common practice, no source. */
     private const JOIN_DAYS = 14;
 
+    /** More are not laid out: nobody labels them one by one, and a slip of the pen must not lay out a million. */
+    public const MOST = 400;
+
     private const OPTIONS = 'trays';
 
     /** @var array<array-key, Layout> by letters */
@@ -75,6 +78,12 @@ final class Trays
         usort($pictures, fn (TrayPicture $a, TrayPicture $b): int => [$a->from, strlen($a->id), $a->id] <=> [$b->from, strlen($b->id), $b->id]);
 
         return $pictures;
+    }
+
+    /** Sites that stand in no tray, because there would be too many trays. */
+    public function notLaidOut(): int
+    {
+        return (int) array_sum($this->left);
     }
 
     /** How many of a crop a stage fills: what was written down, else what the plan says. */
@@ -149,7 +158,10 @@ final class Trays
         foreach ($order as $i) {
             while ($this->left[$i] > 0) {
                 $run = $this->runs[$i];
-                $tray = $this->roomFor($run) ?? $this->tray($this->nextLetters(), $run);
+                $tray = $this->roomFor($run) ?? (count($this->trays) < self::MOST ? $this->tray($this->nextLetters(), $run) : null);
+                if ($tray === null) {
+                    break;
+                }
                 [$row, $free] = $tray->firstFree($tray->grid->rowsFor($this->left[$i]));
                 $this->put($tray, $i, $row, min($this->left[$i], $free * $tray->grid->columns), $this->filledBy($run) !== []);
             }

@@ -9,7 +9,7 @@ function untilKept(BrowserTestCase $test): void
 {
     $test->waitFor(fn () => $test->browser->executeAsyncScript(
         'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null))',
-    ) ?: null, 'the service worker');
+    ) ?: null, 'the service worker', 45);
     usleep(800_000);
 }
 

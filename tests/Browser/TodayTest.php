@@ -43,7 +43,7 @@ it('is written down without signal, kept over a reload, and sent once in its ord
     $this->find('[data-job="sweet-bench-look-2027-05-09"], [data-job="copper-kettle-stage-2"]');
     $this->waitFor(fn () => $this->browser->executeAsyncScript(
         'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null))',
-    ) ?: null, 'the service worker');
+    ) ?: null, 'the service worker', 45);
     usleep(900_000);
     $before = count(May::written($this, $path));
     $this->server(false);

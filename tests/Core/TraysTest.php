@@ -123,6 +123,15 @@ it('shows what is left in a tray when some is lost, and nothing once all is move
     expect($row($entries, 0)->left)->toBeTrue()->and([$row($entries, 2)->sites, $row($entries, 2)->plants])->toBe([7, 7]);
 });
 
+it('lays out no more trays than somebody could label, however many were written down', function () {
+    $season = Seasons::read(Seasons::demo());
+    $log = Logs::book([['2027-04-12', 'sown', ['crop' => 'copper-kettle', 'count' => 1_000_000]]]);
+    $trays = new Trays((new SeasonCosting($season))->books($season->setups[0]), $log);
+    $laid = array_sum(array_map(fn ($run) => $run->crop === 'copper-kettle' && $run->stage === 0 ? $run->sites : 0,
+        array_merge(...array_column($trays->pictures(), 'runs'))));
+    expect(count($trays->pictures()))->toBe(Trays::MOST)->and($trays->notLaidOut())->toBeGreaterThanOrEqual(1_000_000 - $laid);
+});
+
 it('moves rows by hand, pushes aside what stands there, and says where there is no room', function () {
     $season = Seasons::read(Seasons::demo());
     $books = (new SeasonCosting($season))->books($season->setups[0]);

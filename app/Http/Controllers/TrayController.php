@@ -71,7 +71,8 @@ final class TrayController
         [$kept, $row] = $this->find($season, $setup);
         $books = $kept->costing->books($row);
         $log = LogRow::book($season);
-        $trays = (new Trays($books, $log))->pictures();
+        $laid = new Trays($books, $log);
+        $trays = $laid->pictures();
         $facts = [];
         foreach ($kept->file->crops as $crop) {
             $facts[$crop->id] = $log->crop($crop->id);
@@ -79,6 +80,7 @@ final class TrayController
 
         return Json::of([
             'trays' => $trays,
+            'not_laid_out' => $laid->notLaidOut(),
             'labels' => Label::ofTrays($trays, $books, $log),
             'sheets' => LabelSheet::all(),
             'facts' => (object) $facts,

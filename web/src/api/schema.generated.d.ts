@@ -4039,6 +4039,8 @@ export interface components {
         };
         TraysState: {
             trays: components["schemas"]["TrayPicture"][];
+            /** @description sites beyond the most trays that are laid out */
+            not_laid_out: number;
             labels: components["schemas"]["Label"][];
             sheets: components["schemas"]["LabelSheet"][];
             facts: {

@@ -87,6 +87,12 @@ function Trays({ shown }: { shown: OnScreen }) {
         Laid out by sowing week, warmth, time in the tray and depth, one row or more to a variety. Tap a row to count it; drag it,
         or choose “move”, to another place.
       </p>
+      {data.not_laid_out > 0 && (
+        <p className="trouble" role="alert" data-part="not-laid-out">
+          ▲ {count(data.not_laid_out)} more would fill over {data.trays.length} trays, and are not laid out. Was a number written
+          down wrong? <Link to={`/seasons/${id}/log`}>Look through the log</Link>.
+        </p>
+      )}
       <div className="list-tools">
         <SetupPicker />
         {shown.history.undo !== null && (
