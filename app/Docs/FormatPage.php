@@ -66,6 +66,7 @@ final readonly class FormatPage
                 'integer' => 'whole number',
                 'string' => match (true) {
                     ($node->format ?? '') === 'date' => 'date',
+                    ($node->format ?? '') === 'date-time' => 'moment',
                     str_contains($node->pattern ?? '', ':') => 'time `hh:mm`',
                     default => 'text',
                 },
