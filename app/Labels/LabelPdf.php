@@ -83,7 +83,8 @@ final readonly class LabelPdf
         foreach ($lines as [$words, $share, $class, $size]) {
             $high = $inner * $share;
             $font = min($size, $high * 0.8);
-            $text .= "<div class=\"{$class}\" style=\"left: {$start}mm; top: {$y}mm; width: {$room}mm; height: {$high}mm; font-size: {$font}mm;\">{$words}</div>";
+            $style = "left: {$start}mm; top: {$y}mm; width: {$room}mm; height: {$high}mm; font-size: {$font}mm;";
+            $text .= "<div class=\"{$class}\" style=\"{$style}\">{$words}</div>";
             $y += $high;
         }
         if ($qr > 0.0) {

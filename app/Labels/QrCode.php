@@ -31,6 +31,7 @@ final readonly class QrCode
         }
         $size = $matrix->getWidth() + 2 * self::QUIET;
 
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$size}\" height=\"{$size}\" viewBox=\"0 0 {$size} {$size}\"><path d=\"{$path}\" fill=\"#000\"/></svg>";
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$size}\" height=\"{$size}\" viewBox=\"0 0 {$size} {$size}\">"
+            ."<path d=\"{$path}\" fill=\"#000\"/></svg>";
     }
 }

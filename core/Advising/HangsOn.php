@@ -18,6 +18,8 @@ use Throwable;
  * What "grow or buy" hangs on. Every input that the set-up uses is moved over what it may well be (measured ±5 %, your word ±15 %, a guess
  * ±40 %; what comes up and what lives from its bad value to its good one)
  * and the season costed anew; and where the verdict turns, found on a grid and then by bisection, since it goes in steps.
+ *
+ * @phpstan-type Edits list<array{path: non-empty-list<string|int>, to: mixed}>
  */
 final readonly class HangsOn
 {
@@ -170,7 +172,7 @@ final readonly class HangsOn
     /**
      * Path, name and value of what the set-up uses; of what is known by its chances the edits for the bad and the good value, and both.
      *
-     * @return list<array{non-empty-list<string|int>, string, float, ?array{list<array{path: non-empty-list<string|int>, to: mixed}>, list<array{path: non-empty-list<string|int>, to: mixed}>, float, float}}>
+     * @return list<array{non-empty-list<string|int>, string, float, ?array{Edits, Edits, float, float}}>
      */
     private function inputs(): array
     {

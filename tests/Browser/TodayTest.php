@@ -18,7 +18,9 @@ it('writes down a sowing day of twelve varieties on a phone in thirty taps and w
     $this->visit("{$path}/today?day=2027-04-08", 390, 844);
     $this->find('[data-part="group-sow"]');
     for ($taps = 0; $taps < 30; $taps++) {
-        $open = $this->browser->findElements(WebDriverBy::cssSelector('[data-part="group-wet"] [data-action="done"], [data-part="group-sow"] [data-action="done"]'));
+        $open = $this->browser->findElements(WebDriverBy::cssSelector(
+            '[data-part="group-wet"] [data-action="done"], [data-part="group-sow"] [data-action="done"]',
+        ));
         if ($open === []) {
             // What is left to do on the day is not of the sowing.
             break;
@@ -113,4 +115,21 @@ it('puts a job off, takes another day, and says what it does not take', function
     $this->find('[data-job="paint-box-stage-2"]');
     // Nothing a person sees of it is wrong on any width.
     expect($this->overflows())->toBeFalse()->and($this->consoleErrors())->toBe([]);
+});
+
+it('says so when the device can store nothing, and sends it from the open page', function () {
+    $path = May::open($this, 'today', 390);
+    $this->find('[data-job="copper-kettle-stage-2"]');
+    $before = count(May::written($this, $path));
+    $this->browser->executeScript('IDBObjectStore.prototype.put = () => { throw new DOMException("full", "QuotaExceededError"); }');
+    $this->server(false);
+    try {
+        $this->click('[data-job="ink-pot-stage-2"] [data-action="count"]');
+        $this->waitFor(fn () => str_contains($this->text('[data-part="loose"]'), 'Leave this page open') ?: null, 'it to say so');
+    } finally {
+        $this->server(true);
+    }
+    May::untilSent($this, 40);
+    expect(count(May::written($this, $path)))->toBe($before + 1)
+        ->and($this->browser->findElements(WebDriverBy::cssSelector('[data-part="loose"]')))->toBe([]);
 });

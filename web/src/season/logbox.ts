@@ -22,6 +22,8 @@ export interface Waiting {
   photo?: NewPhoto & { id: string };
   /** Why the server did not take it; it is kept until somebody has seen that. */
   why?: string;
+  /** The device could not store it: it lives in this page alone. */
+  loose?: boolean;
 }
 
 const store = createStore('jolly-penny-log', 'waiting');
@@ -56,7 +58,9 @@ function next(): number {
 
 async function put(items: Waiting[]): Promise<void> {
   show([...waiting, ...items]);
-  await Promise.all(items.map((one) => set(one.n, one, store))).catch(() => undefined);
+  await Promise.all(items.map((one) => set(one.n, one, store))).catch(() =>
+    show(waiting.map((one) => (items.includes(one) ? { ...one, loose: true } : one))),
+  );
   channel?.postMessage('written');
   void send();
 }

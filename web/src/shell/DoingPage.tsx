@@ -43,6 +43,12 @@ function Doing({ shown, children }: { shown: OnScreen; children: Children }) {
           </button>
         </p>
       )}
+      {waiting.some(({ loose }) => loose) && (
+        <p className="trouble" role="alert" data-part="loose">
+          ▲ This device could not store what you wrote: it is full, or the browser keeps nothing. Leave this page open until it is
+          sent.
+        </p>
+      )}
       {refused.length > 0 && (
         <div className="trouble" role="alert" data-part="refused">
           ▲ {refused.length} {plural(refused.length, 'entry', 'entries')} could not be kept by the server:

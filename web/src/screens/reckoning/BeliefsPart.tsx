@@ -11,6 +11,9 @@ import s from './reckoning.module.css';
 const keyOf = ({ key, id }: Belief): string => `${key} ${id}`;
 const of = (share: number): string => `${Math.round(share * 100)}`;
 
+const inWords = ({ planned, counted, of: among, believed }: Belief): string =>
+  `planned ${of(planned)}, counted ${counted === null ? 'not' : of(counted)} among ${among}, believed ${of(believed)} of 100`;
+
 /** A value that is no share: watts, a lift, a temperature, luck. */
 function measured({ id }: Belief, value: number, us: boolean): string {
   if (id.endsWith('.watts')) return `${Math.round(value)} W`;
@@ -62,11 +65,7 @@ export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: 
             <label>
               {box(one)} {one.name}
             </label>
-            <span
-              className={s.track}
-              role="img"
-              aria-label={`planned ${of(one.planned)}, counted ${one.counted === null ? 'not' : of(one.counted)} among ${one.of}, believed ${of(one.believed)} of 100`}
-            >
+            <span className={s.track} role="img" aria-label={inWords(one)}>
               {one.planned_range && (
                 <i
                   className={s.before}

@@ -59,6 +59,7 @@ function Trays({ shown }: { shown: OnScreen }) {
   const isOver = (tray: TrayPicture) => tray.runs.every(({ left }) => left);
   const now = data.trays.filter((tray) => !isOver(tray));
   const over = data.trays.filter(isOver);
+  const flats = data.trays.filter(({ by_tens: tens }) => !tens).length;
   const draw = (tray: TrayPicture) => (
     <Tray
       key={tray.id}
@@ -78,11 +79,7 @@ function Trays({ shown }: { shown: OnScreen }) {
   );
   return (
     <>
-      <h1>
-        {data.trays.length === 0
-          ? 'No trays yet'
-          : `${upper(count(data.trays.filter(({ by_tens: tens }) => !tens).length))} ${plural(data.trays.filter(({ by_tens: tens }) => !tens).length, 'tray')}, what is where`}
-      </h1>
+      <h1>{data.trays.length === 0 ? 'No trays yet' : `${upper(count(flats))} ${plural(flats, 'tray')}, what is where`}</h1>
       <p className="quiet">
         Laid out by sowing week, warmth, time in the tray and depth, one row or more to a variety. Tap a row to count it; drag it,
         or choose “move”, to another place.
