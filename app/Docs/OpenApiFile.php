@@ -10,8 +10,10 @@ use App\Models\ShedItem;
 use App\Prices\PriceLine;
 use App\Work\WorkKind;
 use JollyPenny\Core\Advising\Flip;
+use JollyPenny\Core\Advising\LeavingDay;
 use JollyPenny\Core\Advising\Lever;
 use JollyPenny\Core\Advising\LitWorth;
+use JollyPenny\Core\Advising\OneMoreLamp;
 use JollyPenny\Core\Advising\Weighed;
 use JollyPenny\Core\Bench\Bench;
 use JollyPenny\Core\Catalogue\PriceLevel;
@@ -36,6 +38,7 @@ use JollyPenny\Core\Pictures\SetupPicture;
 use JollyPenny\Core\Potting\Potting;
 use JollyPenny\Core\Reckoning\Belief;
 use JollyPenny\Core\Reckoning\CameTo;
+use JollyPenny\Core\Reckoning\EndQuestion;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\File\SeasonSchema;
 use JollyPenny\Core\Shed\Leftover;
@@ -116,6 +119,7 @@ final class OpenApiFile
         [$worth, $cameTo, $belief, $weighed, $lever, $flip, $simulated] = array_map($shapes->of(...), [LitWorth::class, CameTo::class,
             Belief::class, Weighed::class, Lever::class,
             Flip::class, Simulated::class]);
+        [$lamp, $leaving, $end] = array_map($shapes->of(...), [OneMoreLamp::class, LeavingDay::class, EndQuestion::class]);
         [$again, $twoStep, $deviceKind, $report] = array_map($shapes->of(...), [SowAgain::class, TwoStep::class, DeviceKind::class, DeviceReport::class]);
         $season = json_decode(SeasonSchema::text(), true, 64, JSON_THROW_ON_ERROR);
         unset($season['$schema'], $season['$id'], $season['$defs']);
@@ -216,7 +220,8 @@ final class OpenApiFile
                 'advice' => $list($weighed),
                 'hangs_on' => self::object(['levers' => $list($lever), 'flips' => $list($flip)]),
                 'simulation' => $simulated,
-            ], ['budget', 'budget_years', 'advice', 'hangs_on', 'simulation']),
+                'room' => self::object(['lamps' => $list($lamp), 'leaving' => $list($leaving)]),
+            ], ['budget', 'budget_years', 'advice', 'hangs_on', 'simulation', 'room']),
             'NewMethod' => self::object(['school' => $text, 'copy' => $text, 'setup' => $maybe, 'crop' => $text], ['school', 'copy', 'setup', 'crop']),
             'Survival' => self::object(['preset' => ['enum' => ['first_year', 'usual', 'careful']], 'setup' => $maybe], ['setup']),
             'Growth' => self::object(['crop' => $maybe, 'stages' => $list($grown), 'used_by' => $list($text), 'crops' => $list($text)]),
@@ -233,7 +238,7 @@ final class OpenApiFile
                 'relief' => $list($relief),
                 'feed' => $maybe,
             ]),
-            'ReckoningState' => self::object(['came_to' => $cameTo, 'beliefs' => $list($belief), 'worth' => $list($worth)]),
+            'ReckoningState' => self::object(['came_to' => $cameTo, 'beliefs' => $list($belief), 'end' => $list($end), 'worth' => $list($worth)]),
             'NextBeliefs' => self::object(['take' => ['type' => 'array', 'items' => $text, 'description' => 'key and id of a belief, with a space between']]),
             'Jobs' => self::object(['jobs' => $list($job), 'written' => ['type' => 'integer', 'description' => 'entries of the log that stand'],
                 'last_on' => $maybe]),

@@ -17,12 +17,13 @@ use stdClass;
 /** The made-up seasons that come with the application. */
 final class DemoSeason
 {
-    /** The first is the one that a new garden has in it; the last is the first in May, with what was written down, paid and measured. */
-    public const NAMES = ['pennywhistle', 'gullsend', 'may'];
+    /** The first is the one that a new garden has in it. */
+    public const NAMES = ['pennywhistle', 'gullsend', ...self::LIVED];
 
     private const FOLDER = 'database/demo';
 
-    private const MAY = 'may';
+    /** The first in May, and when it is over, with what was written down, paid and measured. */
+    private const LIVED = ['may', 'october'];
 
     /** The readings are of every ten minutes. */
     private const EVERY = 600;
@@ -39,11 +40,11 @@ final class DemoSeason
 
     public static function document(string $name): stdClass
     {
-        if ($name !== self::MAY) {
+        if (! in_array($name, self::LIVED, true)) {
             return self::read($name);
         }
         $document = self::read(self::NAMES[0]);
-        foreach (get_object_vars(self::read(self::MAY)->season) as $key => $value) {
+        foreach (get_object_vars(self::read($name)->season) as $key => $value) {
             $document->{$key} = $value;
         }
 
@@ -53,10 +54,10 @@ final class DemoSeason
     /** What of a made-up season does not stand in its file: purchases, devices and what they measured. */
     public static function furnish(Season $season, string $name): void
     {
-        if ($name !== self::MAY) {
+        if (! in_array($name, self::LIVED, true)) {
             return;
         }
-        $more = self::read(self::MAY);
+        $more = self::read($name);
         foreach ($more->purchases as $one) {
             Purchase::query()->create(['season_id' => $season->id, 'token' => $one->token, 'kind' => $one->kind, 'thing' => $one->thing,
                 'name' => $one->name, 'packs' => $one->packs, 'paid' => $one->paid, 'bought_on' => $one->on, 'shop' => $one->shop]);

@@ -7,7 +7,9 @@ namespace App\Work;
 use Closure;
 use JollyPenny\Core\Advising\Flip;
 use JollyPenny\Core\Advising\HangsOn;
+use JollyPenny\Core\Advising\LeavingDay;
 use JollyPenny\Core\Advising\Lever;
+use JollyPenny\Core\Advising\OneMoreLamp;
 use JollyPenny\Core\Advising\Savings;
 use JollyPenny\Core\Choosing\Budget;
 use JollyPenny\Core\Choosing\BudgetYears;
@@ -30,6 +32,7 @@ enum WorkKind: string
     case Advice = 'advice';
     case HangsOn = 'hangs_on';
     case Simulation = 'simulation';
+    case Room = 'room';
 
     private const SEASONS = 3;
 
@@ -52,6 +55,7 @@ enum WorkKind: string
             self::Advice => self::plain((new Savings($season, $setup))->all($progress)),
             self::HangsOn => self::plain(self::hangsOn($season, $setup, $progress)),
             self::Simulation => self::plain(self::simulated($season, $setup, $progress)),
+            self::Room => self::plain(['lamps' => OneMoreLamp::all($season, $setup), 'leaving' => LeavingDay::all($season, $setup, $progress)]),
             self::Mix => array_column(
                 (new SeasonWriter)->document((new MixAndMatch($season, $setup, $progress))->season())->setups,
                 null,

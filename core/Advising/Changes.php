@@ -12,6 +12,7 @@ use JollyPenny\Core\Planning\CropPlan;
 use JollyPenny\Core\Season\Anchor;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\File\SeasonWriter;
+use JollyPenny\Core\Season\Leftover;
 use JollyPenny\Core\Season\Method;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
@@ -41,6 +42,7 @@ final readonly class Changes
             yield from $this->ways($crop);
             yield from $this->ofCrop($crop);
         }
+        yield from $this->packets();
         yield from $this->things();
         foreach ($this->methodsUsed() as $method) {
             yield from $this->ofMethod($method);
@@ -96,6 +98,19 @@ final readonly class Changes
             if ($crop->sow === null && $crop->sowOn === null) {
                 yield new Change('second_batch', $crop->id, "Sow half of {$this->name($crop)} a week later, in a batch of its own",
                     [$rest, ['path' => ['crops', $id], 'to' => $row], $this->override($id, $plan->method->id)]);
+            }
+        }
+    }
+
+    /** @return Generator<Change> packets whose rest is thrown away, shared with the years in which it still comes up */
+    private function packets(): Generator
+    {
+        $sown = array_unique(array_map(fn (CropPlan $plan): string => $plan->lot->id, $this->books->plans));
+        foreach ($sown as $id) {
+            $lot = $this->books->index->lots[$id];
+            if ($lot->leftover === Leftover::Waste && $this->books->index->species[$lot->species]->longevityYears > 1.0) {
+                yield new Change('share_packet', null, "Keep what is left of the packet of {$lot->variety}, cool and dry, for next year",
+                    [['path' => ['seed_lots', $id, 'leftover'], 'to' => Leftover::Keep->value]]);
             }
         }
     }

@@ -55,6 +55,7 @@ final readonly class HangsOn
     public function levers(?Closure $progress = null): array
     {
         $inputs = $this->inputs();
+        $planned = $this->costing->setup($this->setup);
         $levers = [];
         foreach ($inputs as $i => [$path, $name, $value, $chances]) {
             $progress === null ?: $progress($i, count($inputs));
@@ -67,9 +68,11 @@ final readonly class HangsOn
                 [$low, $high] = [$value * (1.0 - $range), $value * (1.0 + $range)];
                 [$toLow, $toHigh] = [[['path' => $path, 'to' => $low]], [['path' => $path, 'to' => $high]]];
             }
-            [$keepLow, $keepHigh] = [$this->keepWith($toLow), $this->keepWith($toHigh)];
-            if ($keepLow !== null && $keepHigh !== null) {
-                $levers[] = new Lever($path, $name, $source, $value, $low, $high, $keepLow, $keepHigh, abs($keepHigh - $keepLow));
+            [$atLow, $atHigh] = [$this->with($toLow), $this->with($toHigh)];
+            if ($atLow?->keep !== null && $atHigh?->keep !== null) {
+                [$bad, $middle, $good] = $chances === null ? WorthKnowing::WEIGHTS : [TwoValues::WEIGHTS[0], 0.0, TwoValues::WEIGHTS[1]];
+                $levers[] = new Lever($path, $name, $source, $value, $low, $high, $atLow->keep, $atHigh->keep, abs($atHigh->keep - $atLow->keep),
+                    WorthKnowing::of($this->season, [[$bad, $atLow], [$middle, $planned], [$good, $atHigh]]));
             }
         }
         usort($levers, fn (Lever $a, Lever $b): int => [$b->moves, $a->name] <=> [$a->moves, $b->name]);
@@ -260,12 +263,6 @@ final readonly class HangsOn
     private static function keep(SetupResult $result): ?float
     {
         return $result->keep;
-    }
-
-    /** @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits */
-    private function keepWith(array $edits): ?float
-    {
-        return $this->with($edits)?->keep;
     }
 
     /** @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits */

@@ -16,6 +16,7 @@ final readonly class Lever
      * @param  float  $keep_low  money kept against buying at the least value
      * @param  float  $keep_high  at the most
      * @param  float  $moves  money between the lowest and the highest of it
+     * @param  float  $worth_knowing  money that one would save on average, were it known before deciding: by buying all, or one crop, or none
      */
     public function __construct(
         public array $path,
@@ -27,6 +28,7 @@ final readonly class Lever
         public float $keep_low,
         public float $keep_high,
         public float $moves,
+        public float $worth_knowing,
     ) {
     }
 }

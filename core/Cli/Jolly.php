@@ -26,6 +26,9 @@ use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Simulating\Simulated;
 use JollyPenny\Core\Simulating\Simulation;
+use JollyPenny\Core\Workings\AllWorkings;
+use JollyPenny\Core\Workings\NoSuchFigure;
+use JollyPenny\Core\Workings\Working;
 use JollyPenny\Core\Years\YearsCosting;
 
 /** bin/jolly: a season file costed, over the years, mixed and matched, made to fit, or kept to a limit. Exits 0, or 2 with a line for each fault on standard error. */
@@ -40,6 +43,7 @@ final readonly class Jolly
            bin/jolly simulate FILE.json --setup ID [--runs N] [--seed S]         the season played N times (10000), the same for the same seed
            bin/jolly advice FILE.json --setup ID                                 every single change, by what it saves
            bin/jolly reckon FILE.json --setup ID                                 what the season came to, by the log in the file
+           bin/jolly working FILE.json --setup ID --figure F [--crop ID]         how a figure comes about: per_finished, came_lived, mix …
            bin/jolly simulate-meter --token TOKEN                                posts readings to a running application, as a device would
     A file named - is standard input.
 
@@ -47,7 +51,8 @@ final readonly class Jolly
 
     private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'],
         'budget' => ['setup', 'limit', 'seasons', 'for'],
-        'simulate' => ['setup', 'runs', 'seed'], 'advice' => ['setup'], 'reckon' => ['setup']];
+        'simulate' => ['setup', 'runs', 'seed'], 'advice' => ['setup'], 'reckon' => ['setup'],
+        'working' => ['setup', 'figure', 'crop']];
 
     /**
      * @param  list<string>  $arguments  after the program's name
@@ -78,6 +83,7 @@ final readonly class Jolly
                 'simulate' => self::json(self::simulated($season, $options, self::progress($err))),
                 'advice' => self::json(['changes' => (new Savings($season, self::setup($season, $options['setup'] ?? '')))->all(self::progress($err))]),
                 'reckon' => self::json(self::reckoned($season, self::setup($season, $options['setup'] ?? ''))),
+                'working' => self::json(self::working($season, $options)),
                 'budget' => self::json(self::budget($season, $options, self::progress($err))),
                 default => self::json(
                     (new SeasonCosting($season))->result(isset($options['setup']) ? self::setup($season, $options['setup'])->id : null),
@@ -113,7 +119,7 @@ final readonly class Jolly
         }
         $needed = ['years' => ['seasons'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit'], 'simulate' => ['setup'],
             'advice' => ['setup'],
-            'reckon' => ['setup']][$arguments[0]] ?? [];
+            'reckon' => ['setup'], 'working' => ['setup', 'figure']][$arguments[0]] ?? [];
 
         return array_diff($needed, array_keys($options)) === [] ? $options : null;
     }
@@ -196,6 +202,19 @@ final readonly class Jolly
 
         return ['came_to' => (new Reckoning($season, $setup, $log, [], []))->cameTo(),
             'beliefs' => (new Beliefs((new SeasonCosting($season))->books($setup), $log, []))->all()];
+    }
+
+    /** @param  array<string, string>  $options */
+    private static function working(Season $season, array $options): Working
+    {
+        $setup = self::setup($season, $options['setup'] ?? '');
+        $reckoning = new Reckoning($season, $setup, new LogBook($season->log), [], []);
+        try {
+            return (new AllWorkings((new SeasonCosting($season))->books($setup), $reckoning->cameTo(...)))
+                ->of($options['figure'] ?? '', $options['crop'] ?? null);
+        } catch (NoSuchFigure $e) {
+            throw InvalidSeason::because([], $e->getMessage(), 'Give one that the costing names, such as per_finished.');
+        }
     }
 
     private static function setup(Season $season, string $id): Setup

@@ -8,13 +8,14 @@ namespace JollyPenny\Core\Reckoning;
 final readonly class Belief
 {
     /**
-     * @param  string  $key  germination, survival, luck, measured or price
+     * @param  string  $key  germination, survival, luck, minutes, life or measured
      * @param  string  $name  of what
      * @param  ?float  $counted  null where it was measured only as one value
      * @param  ?array{low: float, high: float}  $planned_range  10 and 90 % points of what was believed before (beta); null of what is no share
      * @param  ?array{low: float, high: float}  $believed_range  after
      * @param  float  $weight  what the plan counted for, in seeds or plants
-     * @param  int  $of  seeds or plants counted
+     * @param  int  $of  seeds, plants or things counted
+     * @param  float  $similar  seeds or plants that what was counted of similar ones is worth beside that
      * @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits  that take it over
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class Belief
         public ?array $believed_range,
         public float $weight,
         public int $of,
+        public float $similar,
         public array $edits,
     ) {
     }

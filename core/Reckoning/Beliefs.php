@@ -7,13 +7,15 @@ namespace JollyPenny\Core\Reckoning;
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Log\LogBook;
 use JollyPenny\Core\Planning\CropPlan;
+use JollyPenny\Core\Season\Method;
 use JollyPenny\Core\Season\Pattern;
 use JollyPenny\Core\Season\Stage;
 
 /**
  * What next year believes. A packet: the plan's viability for as many seeds as costing rules, section 3, say, with what came up of those sown.
- * Survival by method: the plan's for 20 plants, with what lived of what came up, of all crops raised so together. How much bad
- * seasons share: the plan's for ten seasons, with this one.
+ * Survival by method: the plan's for 20 plants, with what lived of what came up, of all crops raised so together. Both lean a little on
+ * what others of their like did: packets of one species, methods of one pattern in as many stages. How much bad seasons share: the
+ * plan's for ten seasons, with this one. Then what is said at the season's end, and what was measured.
  */
 final readonly class Beliefs
 {
@@ -37,10 +39,9 @@ final readonly class Beliefs
     /** @return list<Belief> */
     public function all(): array
     {
-        return [...$this->germination(), ...$this->survival(), ...$this->luck(), ...array_map(fn (array $one): Belief => new Belief(
-            'measured', implode('.', $one['path']), $one['name'], $one['now'], $one['real'], $one['real'], null, null, 0.0, 0,
-            [['path' => $one['path'], 'to' => $one['real']]],
-        ), $this->measured)];
+        return [...$this->germination(), ...$this->survival(), ...$this->luck(), ...(new EndOfSeason($this->books, $this->log))->beliefs(),
+            ...array_map(fn (array $one): Belief => new Belief('measured', implode('.', $one['path']), $one['name'], $one['now'], $one['real'],
+                $one['real'], null, null, 0.0, 0, 0.0, [['path' => $one['path'], 'to' => $one['real']]]), $this->measured)];
     }
 
     /** @return list<Belief> by lot */
@@ -58,15 +59,22 @@ final readonly class Beliefs
             $plans[$plan->lot->id] = $plan;
         }
         $beliefs = [];
+        $likes = new Likes;
+        foreach ($plans as $lot => $plan) {
+            $likes->add($lot, $plan->lot->species, $counts[$lot][0], $plan->viability->value, $counts[$lot][1]);
+        }
         foreach ($plans as $lot => $plan) {
             [$came, $seeds] = $counts[$lot];
             $v = $plan->viability;
-            $believed = min(self::MOST, max(self::LEAST, ($v->seedsKnown * $v->value + $came) / ($v->seedsKnown + $seeds)));
+            [$similar, $theirs] = $likes->of($lot, $v->value, $v->seedsKnown);
+            $weight = $v->seedsKnown + $similar + $seeds;
+            $believed = min(self::MOST, max(self::LEAST, ($v->seedsKnown * $v->value + $theirs + $came) / $weight));
+            $sown = $seeds + (int) round($similar);
             $beliefs[] = new Belief('germination', (string) $lot, $plan->lot->variety, $v->value, $seeds > 0 ? $came / $seeds : null, $believed,
-                BetaPoints::around($v->value, $v->seedsKnown), BetaPoints::around($believed, $v->seedsKnown + $seeds), $v->seedsKnown, $seeds,
+                BetaPoints::around($v->value, $v->seedsKnown), BetaPoints::around($believed, $weight), $v->seedsKnown, $seeds, $similar,
                 // As a test of one's own, which the rules weigh in and let age.
-                [['path' => ['seed_lots', (string) $lot, 'test'], 'to' => (object) ['sown' => $seeds + ($plan->lot->test->sown ?? 0),
-                    'sprouted' => min($seeds, (int) round($came)) + ($plan->lot->test->sprouted ?? 0)]]]);
+                [['path' => ['seed_lots', (string) $lot, 'test'], 'to' => (object) ['sown' => $sown + ($plan->lot->test->sown ?? 0),
+                    'sprouted' => min($sown, (int) round($came + $theirs)) + ($plan->lot->test->sprouted ?? 0)]]]);
         }
 
         return $beliefs;
@@ -105,17 +113,24 @@ final readonly class Beliefs
             }
         }
         $beliefs = [];
+        $likes = new Likes;
+        $planned = array_map(fn (Method $method): float => array_product(array_map(fn (Stage $stage): float => $stage->survival, $method->stages)), $methods);
+        foreach ($methods as $id => $method) {
+            $likes->add($id, $method->pattern->value.count($method->stages), $counts[$id][0], $planned[$id], $counts[$id][1]);
+        }
         foreach ($methods as $id => $method) {
             [$lived, $of] = $counts[$id];
-            $whole = array_product(array_map(fn (Stage $stage): float => $stage->survival, $method->stages));
-            $believed = min(self::MOST, max(self::LEAST, (self::PLANTS * $whole + $lived) / (self::PLANTS + $of)));
+            $whole = $planned[$id];
+            [$similar, $theirs] = $likes->of($id, $whole, self::PLANTS);
+            $weight = self::PLANTS + $similar + $of;
+            $believed = min(self::MOST, max(self::LEAST, (self::PLANTS * $whole + $theirs + $lived) / $weight));
             // Every stage shares in it as it did.
             $power = $whole >= 1.0 ? 1.0 : log($believed) / log($whole);
             $edits = array_map(fn (int $i, Stage $stage): array => ['path' => ['methods', (string) $id, 'stages', $i, 'survival'],
                 'to' => $whole >= 1.0 ? $believed ** (1.0 / count($method->stages)) : round($stage->survival ** $power, 4)],
                 array_keys($method->stages), $method->stages);
             $beliefs[] = new Belief('survival', (string) $id, $method->name, $whole, $of > 0 ? $lived / $of : null, $believed,
-                BetaPoints::around($whole, self::PLANTS), BetaPoints::around($believed, self::PLANTS + $of), self::PLANTS, $of, $edits);
+                BetaPoints::around($whole, self::PLANTS), BetaPoints::around($believed, $weight), self::PLANTS, $of, $similar, $edits);
         }
 
         return $beliefs;
@@ -139,7 +154,7 @@ final readonly class Beliefs
         $now = $this->books->season()->luck;
         $believed = min(self::MOST_LUCK, (self::SEASONS * $now + min(self::MOST_LUCK, $off)) / (self::SEASONS + 1.0));
 
-        return [new Belief('luck', 'luck', 'How much bad seasons share', $now, min(1.0, $off), $believed, null, null, self::SEASONS, 1,
+        return [new Belief('luck', 'luck', 'How much bad seasons share', $now, min(1.0, $off), $believed, null, null, self::SEASONS, 1, 0.0,
             [['path' => ['luck'], 'to' => round($believed, 4)]])];
     }
 }

@@ -158,7 +158,7 @@ final readonly class CropAccount
     }
 
     /** @return list<string> each code once, in the order in which they are told */
-    private function warnings(CropPlan $plan): array
+    public function warnings(CropPlan $plan): array
     {
         $told = [
             Warning::Frost->value => $plan->frost,

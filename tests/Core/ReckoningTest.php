@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 use JollyPenny\Core\Advising\Changes;
 use JollyPenny\Core\Advising\HangsOn;
+use JollyPenny\Core\Advising\LeavingDay;
 use JollyPenny\Core\Advising\LitWorth;
+use JollyPenny\Core\Advising\OneMoreLamp;
 use JollyPenny\Core\Advising\Savings;
 use JollyPenny\Core\Advising\Weighed;
+use JollyPenny\Core\Advising\WorthKnowing;
 use JollyPenny\Core\Log\LogBook;
 use JollyPenny\Core\Reckoning\Altered;
 use JollyPenny\Core\Reckoning\Beliefs;
@@ -16,6 +19,8 @@ use JollyPenny\Core\Reckoning\Reckoning;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Shopping\Purchase;
 use JollyPenny\Core\Simulating\Simulation;
+use JollyPenny\Core\Workings\NoSuchFigure;
+use JollyPenny\Core\Workings\ReckoningWorkings;
 use Tests\Logs;
 use Tests\Reference\Libraries;
 use Tests\Seasons;
@@ -233,4 +238,168 @@ it('prints what seasons, changes and the log come to, with keys that stay', func
     expect($code)->toBe(2)->and($err)->toContain('--seed');
     [$code] = jolly("simulate {$file}");
     expect($code)->toBe(2);
+});
+
+/** A small season of two crops under one lamp, the second a copy of the first under another name. */
+function twoCrops(): array
+{
+    $file = Seasons::small();
+    $file['crops'][] = [...$file['crops'][0], 'id' => 'twin', 'wanted' => 2];
+
+    return $file;
+}
+
+it('knows what knowing a number is worth, as every choice in every case gone through does', function () {
+    $file = twoCrops();
+    $season = Seasons::read($file);
+    $price = fn (array $file, float $factor): array => [...$file, 'nursery' => array_map(fn (array $offer): array => [...$offer,
+        'price' => $offer['price'] * $factor], $file['nursery'])];
+    $kept = function (array $file, array $bought): float {
+        $all = Seasons::result($file);
+        $file['setups'][0]['overrides'] = array_fill_keys($bought, 'nursery');
+        $result = Seasons::result($file);
+        // Buying it all, the trip once, less what is paid this way: the trip by itself, and not for what falls short.
+        $short = array_sum(array_map(fn ($crop): float => $crop->grown ? (float) $crop->shortfall_cost : 0.0, $result->crops));
+
+        return $all->buy_total - $result->cost - $short;
+    };
+    $choices = [[], ['twin'], [$file['crops'][0]['id']], [$file['crops'][0]['id'], 'twin']];
+    $cases = [[0.3, 1.0], [0.4, 1.5], [0.3, 2.0]];
+    $knowing = 0.0;
+    $average = array_fill(0, 4, 0.0);
+    foreach ($cases as [$weight, $factor]) {
+        $worth = array_map(fn (array $bought): float => $kept($price($file, $factor), $bought), $choices);
+        $knowing += $weight * max($worth);
+        $average = array_map(fn (float $sum, float $one): float => $sum + $weight * $one, $average, $worth);
+    }
+    $found = WorthKnowing::of($season, array_map(fn (array $case): array => [$case[0], Seasons::result($price($file, $case[1]))], $cases));
+    expect($found)->toBeNear($knowing - max($average), 1e-9)->and($found)->toBeGreaterThan(0.01);
+    // What settles nothing is worth nothing.
+    $dear = $price($file, 100.0);
+    expect(WorthKnowing::of($season, [[0.5, Seasons::result($dear)], [0.5, Seasons::result($price($dear, 1.1))]]))->toBe(0.0);
+});
+
+it('says what one more lamp earns: the list filled with it, and without what has no room', function () {
+    $file = Seasons::demo();
+    $season = Seasons::read($file);
+    $lamp = OneMoreLamp::all($season, $season->setups[0])[0];
+    $without = $file;
+    foreach ($lamp->gives_way as $crop) {
+        $without['setups'][0]['overrides'][$crop] = 'nursery';
+    }
+    $with = $file;
+    $with['lights'][] = [...array_column($file['lights'], null, 'id')[$lamp->light], 'id' => 'one-more', 'owned' => false];
+    $with['setups'][0]['lights'][] = 'one-more';
+    foreach ($lamp->with_it as $crop) {
+        $with['setups'][0]['overrides'][$crop] = 'nursery';
+    }
+    [$before, $after] = [Seasons::result($without), Seasons::result($with)];
+    expect($lamp->gives_way)->not->toBe([])->and($lamp->with_it)->not->toBe($lamp->gives_way)->and([$before->crowded_days, $after->crowded_days])->toBe([0, 0])
+        ->and($lamp->a_season)->toBeNear($before->fill_cost - $after->fill_cost, 1e-9)
+        ->and($lamp->over_life)->toBeNear($lamp->a_season * $lamp->life, 1e-9);
+    // At ten of a hundred a season, fifteen seasons are worth 7.606 of them: the annuity's present worth, from any table of it.
+    $file['discount_rate'] = 0.1;
+    $season = Seasons::read($file);
+    $lamp = OneMoreLamp::all($season, $season->setups[0])[0];
+    expect($lamp->life)->toBe(15.0)->and($lamp->over_life / $lamp->a_season)->toBeNear(7.606, 1e-3);
+    $none = array_search('nursery', array_column($file['setups'], 'id'), true);
+    expect(OneMoreLamp::all($season, $season->setups[$none]))->toBe([]);
+});
+
+it('finds the cheapest day to go out, as every day within a fortnight gone through does', function () {
+    $file = Seasons::demo();
+    $season = Seasons::read($file);
+    $before = Seasons::result($file);
+    $leaving = array_column(LeavingDay::all($season, $season->setups[0]), null, 'crop');
+    foreach (['glasshouse-bib', 'sweet-bench', 'ink-pot'] as $crop) {
+        $at = array_search($crop, array_column($file['crops'], 'id'), true);
+        $row = array_column($before->crops, null, 'id')[$crop];
+        [$best, $day] = [0.0, $row->plant_out_on];
+        foreach (range(-14, 14) as $by) {
+            $other = $file;
+            $other['crops'][$at]['plant_out_offset_days'] += $by;
+            $result = Seasons::result($other);
+            $its = array_column($result->crops, null, 'id')[$crop];
+            $allowed = $result->crowded_days <= $before->crowded_days && $its->p_enough >= $row->p_enough - 0.01
+                && array_diff($its->warnings, $row->warnings) === [];
+            if ($allowed && $before->fill_cost - $result->fill_cost > $best + 1e-9) {
+                [$best, $day] = [$before->fill_cost - $result->fill_cost, $its->plant_out_on];
+            }
+        }
+        expect($leaving[$crop]->saves)->toBeNear($best, 1e-9);
+        if ($best === 0.0) {
+            expect($leaving[$crop]->cheapest)->toBe($leaving[$crop]->now)->and($leaving[$crop]->edits)->toBe([]);
+        } else {
+            $moved = (new Altered($season))->with($leaving[$crop]->edits);
+            $result = (new SeasonCosting($moved))->setup($moved->setups[0]);
+            expect(array_column($result->crops, null, 'id')[$crop]->plant_out_on)->toBe($leaving[$crop]->cheapest)
+                ->and($before->fill_cost - $result->fill_cost)->toBeNear($best, 1e-9);
+        }
+    }
+    expect($leaving)->not->toHaveKey('autumn-bib');
+});
+
+it('leans on what others of its like did, and weighs hours and what broke', function () {
+    $season = Seasons::read(Seasons::demo());
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $entries = [
+        ['2027-04-12', 'sown', ['crop' => 'copper-kettle', 'count' => 12, 'seeds' => 24]], ['2027-04-20', 'up', ['crop' => 'copper-kettle', 'count' => 10]],
+        ['2027-04-12', 'sown', ['crop' => 'sunday-sauce', 'count' => 18, 'seeds' => 36]], ['2027-04-20', 'up', ['crop' => 'sunday-sauce', 'count' => 9]],
+        ['2027-10-16', 'reading', ['job' => 'season-hours', 'amount' => 20.0, 'unit' => 'h']],
+        ['2027-10-16', 'reading', ['job' => 'broken containers cell72', 'amount' => 2, 'unit' => 'broken']],
+    ];
+    $beliefs = (new Beliefs($books, Logs::book($entries), []))->all();
+    $by = array_column($beliefs, null, 'id');
+    // Two tomatoes: a quarter of the other's seeds, no more than the packet's own twenty or six; off its own plan as far as the other was.
+    [$copper, $sauce] = array_map(fn (string $id) => $books->plans[$books->grown[$id]], ['copper-kettle', 'sunday-sauce']);
+    $seeds = fn ($plan, int $up, int $of): float => $of * $plan->method->seedsPerSite
+        * min(1.0, (1 - (1 - $up / $of) ** (1 / $plan->method->seedsPerSite)) / $plan->sown->relative);
+    $theirs = $seeds($sauce, 9, 18) / (36 * $sauce->viability->value);
+    $v = $copper->viability;
+    $like = (float) min($v->seedsKnown, 36 / 4);
+    $believed = ($v->seedsKnown * $v->value + $like * min(1.0, $v->value * $theirs) + $seeds($copper, 10, 12)) / ($v->seedsKnown + $like + 24);
+    expect($by[$copper->lot->id]->believed)->toBeNear($believed, 1e-9)->and($by[$copper->lot->id]->similar)->toBe($like);
+    $taken = (new Altered($season))->with($by[$copper->lot->id]->edits);
+    $after = (new SeasonCosting($taken))->books($taken->setups[0]);
+    expect($after->plans[$after->grown['copper-kettle']]->viability->value)->toBeNear($believed, 0.02);
+    // Your word within 15 %, our guess within 40 %: inverse variances.
+    $planned = Seasons::result(Seasons::demo())->hours;
+    $weight = (1 / 0.15 ** 2) / (1 / 0.15 ** 2 + 1 / 0.4 ** 2);
+    expect($by['minutes']->believed)->toBeNear($weight * 20 + (1 - $weight) * $planned, 1e-9);
+    $longer = (new Altered($season))->with($by['minutes']->edits);
+    expect((new SeasonCosting($longer))->setup($longer->setups[0])->hours)->toBeNear($by['minutes']->believed, 0.01);
+    // A gamma prior of ten seasons at the plan's rate, and two broken of those in use.
+    $use = $books->containers->durable['cell72'];
+    $life = $books->index->containers['cell72']->lifeSeasons;
+    expect($by['containers cell72']->believed)->toBeNear((10 + $use->unitsNeeded) / (10 / $life + 2), 1e-9)
+        ->and($by['containers cell72']->counted)->toEqual($use->unitsNeeded / 2);
+});
+
+it('opens each step of the bridge: heads that add up, over plants', function () {
+    $file = Seasons::demo();
+    $came = cameTo($file, Logs::book([['2027-04-12', 'sown', ['crop' => 'copper-kettle', 'count' => 10, 'seeds' => 20]]]));
+    $workings = new ReckoningWorkings($came);
+    foreach ($came->steps as $step) {
+        $working = $workings->of("came_{$step->key}");
+        $money = array_filter($working->terms, fn ($term): bool => $term->unit->value === 'money' && $term->working === null);
+        $plants = array_column($working->terms, 'value', 'label')['finished and wanted'];
+        expect(array_sum(array_column($money, 'value')) / $plants)->toBeNear($step->per_finished, 1e-9)->and($working->value)->toBe($step->per_finished);
+    }
+    expect(fn () => $workings->of('came_soon'))->toThrow(NoSuchFigure::class)
+        ->and($workings->of('came_wage')->value)->toBe($came->wage)->and($workings->of('came_kept')->value)->toBe($came->kept);
+    [$code, $out] = jolly('working '.__DIR__.'/../../database/demo/pennywhistle.json --setup bench --figure came_lived');
+    expect($code)->toBe(0)->and(array_keys(json_decode($out, true)))->toBe(['figure', 'title', 'value', 'unit', 'rule', 'formula', 'terms']);
+    [$code, , $err] = jolly('working '.__DIR__.'/../../database/demo/pennywhistle.json --setup bench --figure came_soon');
+    expect($code)->toBe(2)->and($err)->toContain('came_soon');
+});
+
+it('would keep the rest of a packet that is thrown away, where it still comes up next year', function () {
+    $file = Seasons::demo();
+    $file['seed_lots'][0]['leftover'] = 'waste';
+    $season = Seasons::read($file);
+    $shared = array_values(array_filter((new Savings($season, $season->setups[0]))->all(), fn (Weighed $one): bool => $one->kind === 'share_packet'));
+    expect($shared)->toHaveCount(1);
+    $kept = $file;
+    $kept['seed_lots'][0]['leftover'] = 'keep';
+    expect($shared[0]->saves)->toBeNear(Seasons::result($file)->fill_cost - Seasons::result($kept)->fill_cost, 1e-9)->and($shared[0]->breaks)->toBe([]);
 });

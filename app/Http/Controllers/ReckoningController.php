@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Devices\DeviceReports;
 use App\Http\Gardener;
 use App\Http\Json;
-use App\Models\LogRow;
-use App\Models\Purchase;
 use App\Models\Roll;
 use App\Seasons\KeptSeason;
+use App\Seasons\Reckoned;
 use App\Seasons\SeasonEditor;
 use App\Shed\Shed;
 use Illuminate\Http\JsonResponse;
@@ -18,8 +16,6 @@ use Illuminate\Http\Request;
 use JollyPenny\Core\Advising\LitWorth;
 use JollyPenny\Core\Editing\DocumentPath;
 use JollyPenny\Core\Reckoning\Belief;
-use JollyPenny\Core\Reckoning\Beliefs;
-use JollyPenny\Core\Reckoning\Reckoning;
 use JollyPenny\Core\Season\Setup;
 use OpenApi\Attributes as OA;
 use stdClass;
@@ -44,13 +40,12 @@ final class ReckoningController
     public function show(int $season, string $setup): JsonResponse
     {
         [$kept, $row] = $this->find($season, $setup);
-        $log = LogRow::book($season);
-        $measured = DeviceReports::offers($kept, $row);
-        $purchases = array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($season));
+        $reckoned = Reckoned::of($kept, $row);
 
         return Json::of([
-            'came_to' => (new Reckoning($kept->file, $row, $log, $purchases, $measured))->cameTo(),
-            'beliefs' => (new Beliefs($kept->costing->books($row), $log, $measured))->all(),
+            'came_to' => $reckoned->cameTo(),
+            'beliefs' => $reckoned->beliefs()->all(),
+            'end' => $reckoned->end()->questions(),
             'worth' => LitWorth::of($kept->costing->books($row), $kept->costing->setup($row)),
         ]);
     }
@@ -70,7 +65,7 @@ final class ReckoningController
     {
         $input = $request->validate(['take' => ['present', 'array', 'max:2000'], 'take.*' => ['string', 'max:250']]);
         [$kept, $row] = $this->find($season, $setup);
-        $beliefs = (new Beliefs($kept->costing->books($row), LogRow::book($season), DeviceReports::offers($kept, $row)))->all();
+        $beliefs = Reckoned::of($kept, $row)->beliefs()->all();
         $made = Roll::query()->where('season_id', $season)->value('made_id');
         $next = is_int($made) ? $made : $shed->roll($this->gardener->user(), $kept, $row, [])->id;
         $taken = array_filter($beliefs, fn (Belief $one): bool => in_array("{$one->key} {$one->id}", $input['take'], true));

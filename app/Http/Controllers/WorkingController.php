@@ -6,14 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Http\Gardener;
 use App\Http\Json;
+use App\Seasons\Reckoned;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use JollyPenny\Core\Results\SetupCosting;
-use JollyPenny\Core\Workings\BuyingWorkings;
-use JollyPenny\Core\Workings\CropWorkings;
+use JollyPenny\Core\Workings\AllWorkings;
 use JollyPenny\Core\Workings\NoSuchFigure;
 use JollyPenny\Core\Workings\Origins;
-use JollyPenny\Core\Workings\SetupWorkings;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -45,19 +43,11 @@ final class WorkingController
     public function __invoke(Request $request, Gardener $gardener, int $season, string $setup, string $figure): JsonResponse
     {
         $kept = $gardener->kept($season);
-        $costing = $kept->costing;
-        $books = $costing->books(array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException());
-        $result = SetupCosting::of($books);
+        $row = array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException();
         $crop = $request->query('crop');
         try {
-            if ($crop === null) {
-                $working = (new SetupWorkings($books, $result))->of($figure);
-            } else {
-                $line = array_column($result->crops, null, 'id')[is_string($crop) ? $crop : ''] ?? throw new NotFoundHttpException();
-                $working = BuyingWorkings::explains($figure)
-                    ? (new BuyingWorkings($books, $line))->of($figure)
-                    : (new CropWorkings($books, $line))->of($figure);
-            }
+            $working = (new AllWorkings($kept->costing->books($row), fn () => Reckoned::of($kept, $row)->cameTo()))
+                ->of($figure, $crop === null ? null : (is_string($crop) ? $crop : ''));
         } catch (NoSuchFigure $e) {
             throw new NotFoundHttpException($e->getMessage(), $e);
         }

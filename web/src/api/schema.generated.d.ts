@@ -3295,7 +3295,7 @@ export interface components {
             income: number | null;
         };
         /** @enum {string} */
-        WorkKind: "mix" | "budget" | "budget_years" | "season_budget" | "advice" | "hangs_on" | "simulation";
+        WorkKind: "mix" | "budget" | "budget_years" | "season_budget" | "advice" | "hangs_on" | "simulation" | "room";
         /** @description A tray as it stands, row by row. Also ten pots, or ten packs. *\/ */
         TrayPicture: {
             /** @description its letters */
@@ -3533,7 +3533,7 @@ export interface components {
         };
         /** @description A rate as it was planned, as it was counted, and as it is believed from now on. *\/ */
         Belief: {
-            /** @description germination, survival, luck, measured or price */
+            /** @description germination, survival, luck, minutes, life or measured */
             key: string;
             id: string;
             /** @description of what */
@@ -3554,8 +3554,10 @@ export interface components {
             } | null;
             /** @description what the plan counted for, in seeds or plants */
             weight: number;
-            /** @description seeds or plants counted */
+            /** @description seeds, plants or things counted */
             of: number;
+            /** @description seeds or plants that what was counted of similar ones is worth beside that */
+            similar: number;
             /** @description that take it over */
             edits: {
                 path: (string | number)[];
@@ -3610,6 +3612,8 @@ export interface components {
             keep_high: number;
             /** @description money between the lowest and the highest of it */
             moves: number;
+            /** @description money that one would save on average, were it known before deciding: by buying all, or one crop, or none */
+            worth_knowing: number;
         };
         /** @description Where the verdict turns: the value of an input at which growing and buying cost the same. *\/ */
         Flip: {
@@ -3677,6 +3681,58 @@ export interface components {
                 bad_season: number;
                 mishaps: number;
             };
+        };
+        /**
+         * @description What one more of a lamp would earn. Where a bench is over-full, what earns least under the lamp gives way to the nursery until it is
+         *     not; the list is filled so with the lamp and without, the lamp's share of its price and its power among the costs.
+         */
+        OneMoreLamp: {
+            /** @description id of the lamp it is one more of */
+            light: string;
+            name: string;
+            /** @description money */
+            price: number;
+            /** @description seasons */
+            life: number;
+            /** @description crops bought for want of room, as it is */
+            gives_way: string[];
+            /** @description the same with the lamp */
+            with_it: string[];
+            /** @description left with the lamp, of what no nursery has */
+            crowded_days: number;
+            /** @description money it earns; below 0 it costs */
+            a_season: number;
+            /** @description the same over its seasons, at its worth today */
+            over_life: number;
+        };
+        /** @description The cheapest day on which a crop leaves the lamp and goes out, within a fortnight, raised as it is; no day that frost, cold or want of room forbids. *\/ */
+        LeavingDay: {
+            crop: string;
+            /** @description day on which it goes out by the plan */
+            now: string;
+            /** @description the cheapest such day; the nearest of several */
+            cheapest: string;
+            /** @description money */
+            saves: number;
+            /** @description that move it there; none where it is the plan's */
+            edits: {
+                path: (string | number)[];
+                /** @description any value */
+                to: unknown;
+            }[];
+        };
+        /** @description Something that is known once a season is over. *\/ */
+        EndQuestion: {
+            /** @description that the reading is written down to */
+            job: string;
+            /** @description of the reading: h, or broken */
+            unit: string;
+            /** @description of what */
+            name: string;
+            /** @description hours by the plan, or things in use */
+            of: number;
+            /** @description the last answer; null where there is none */
+            said: number | null;
         };
         /** @description Whether to sow a crop again at the full look, how much, until when, and what comes of it. *\/ */
         SowAgain: {
@@ -3982,6 +4038,10 @@ export interface components {
                 flips: components["schemas"]["Flip"][];
             };
             simulation?: components["schemas"]["Simulated"];
+            room?: {
+                lamps: components["schemas"]["OneMoreLamp"][];
+                leaving: components["schemas"]["LeavingDay"][];
+            };
         };
         NewMethod: {
             school?: string;
@@ -4025,6 +4085,7 @@ export interface components {
         ReckoningState: {
             came_to: components["schemas"]["CameTo"];
             beliefs: components["schemas"]["Belief"][];
+            end: components["schemas"]["EndQuestion"][];
             worth: components["schemas"]["LitWorth"][];
         };
         NextBeliefs: {

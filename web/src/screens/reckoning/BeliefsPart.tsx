@@ -14,8 +14,10 @@ const of = (share: number): string => `${Math.round(share * 100)}`;
 const inWords = ({ planned, counted, of: among, believed }: Belief): string =>
   `planned ${of(planned)}, counted ${counted === null ? 'not' : of(counted)} among ${among}, believed ${of(believed)} of 100`;
 
-/** A value that is no share: watts, a lift, a temperature, luck. */
-function measured({ id }: Belief, value: number, us: boolean): string {
+/** A value that is no share of plants: hours, a life, watts, a lift, a temperature, luck. */
+function measured({ key, id }: Belief, value: number, us: boolean): string {
+  if (key === 'minutes') return `${value.toFixed(1)} h`;
+  if (key === 'life') return `lasts ${value.toFixed(1)} seasons`;
   if (id.endsWith('.watts')) return `${Math.round(value)} W`;
   if (id.endsWith('.lift_c')) return us ? `${(value * 1.8).toFixed(1)} °F` : `${value.toFixed(1)} °C`;
   if (id.endsWith('.temp_c')) return us ? `${inUnit(value, '°F').toFixed(1)} °F` : `${value.toFixed(1)} °C`;
@@ -88,6 +90,7 @@ export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: 
             </span>
             <small className="quiet">
               {one.of} counted beside {Math.round(one.weight)} by the plan
+              {one.similar >= 0.5 && ` and ${Math.round(one.similar)} by others like it`}
             </small>
           </li>
         ))}

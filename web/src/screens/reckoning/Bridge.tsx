@@ -4,6 +4,7 @@ import c from '../../charts/charts.module.css';
 import { clsx } from 'clsx';
 import { money } from '../../words/money';
 import { GROUPS, type Group } from '../../words/groups';
+import { useAsk } from '../../shell/AskContext';
 import { useNarrow } from '../../shell/useNarrow';
 import s from './reckoning.module.css';
 
@@ -25,6 +26,15 @@ type Step = CameTo['steps'][number];
 interface Props {
   season: Season;
   cameTo: CameTo;
+}
+
+function Why({ figure, children }: { figure: string; children: string }) {
+  const ask = useAsk();
+  return (
+    <button type="button" className="plain" data-figure={figure} onClick={() => ask({ figure, crop: null })}>
+      {children}
+    </button>
+  );
 }
 
 /** The planned stack, what each kind of fact did to it, and the real one; the nursery's price a dashed line. */
@@ -122,13 +132,23 @@ export function Bridge({ season, cameTo }: Props) {
   return (
     <>
       {picture}
-      {narrow && (
-        <ol className={s.steps}>
-          {steps.slice(1).map((step) => (
-            <li key={step.key}>{words(step)}</li>
-          ))}
-        </ol>
-      )}
+      <ol className={s.steps} data-part="steps" aria-label="How each comes about">
+        {steps.slice(1).map((step) => (
+          <li key={step.key}>
+            <Why figure={`came_${step.key}`}>{words(step)}</Why>
+          </li>
+        ))}
+        {cameTo.kept !== null && (
+          <li className={s.unnumbered}>
+            <Why figure="came_kept">Kept against buying</Why>
+          </li>
+        )}
+        {cameTo.wage !== null && (
+          <li className={s.unnumbered}>
+            <Why figure="came_wage">An hour earned</Why>
+          </li>
+        )}
+      </ol>
     </>
   );
 }

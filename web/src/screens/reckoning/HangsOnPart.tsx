@@ -62,11 +62,10 @@ function Levers({ levers, season }: { levers: Lever[]; season: Season }) {
         })}
       </ul>
       {levers.length > 2 && (
-        <p>
+        <p data-part="measure">
           Worth measuring first:{' '}
-          {levers
-            .slice(0, 3)
-            .map(({ name }) => name)
+          {worthMeasuring(levers)
+            .map(({ name, worth_knowing: worth }) => `${name}${worth >= LEAST ? ` (to know it saves ${sum(worth)} on average)` : ''}`)
             .join('; ')}
           .
         </p>
@@ -74,6 +73,15 @@ function Levers({ levers, season }: { levers: Lever[]; season: Season }) {
     </>
   );
 }
+
+/** A nickel. */
+const LEAST = 0.05;
+
+/** The three that it pays most to know, then those that move the answer most. */
+export const worthMeasuring = (levers: Lever[]): Lever[] =>
+  [...levers]
+    .sort((a, b) => (b.worth_knowing >= LEAST ? b.worth_knowing : 0) - (a.worth_knowing >= LEAST ? a.worth_knowing : 0))
+    .slice(0, 3);
 
 const WHAT: Record<string, string> = {
   nursery: 'a bought plant costs',

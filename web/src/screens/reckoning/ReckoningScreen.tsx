@@ -13,7 +13,9 @@ import { plural } from '../../words/sowing';
 import { AdvicePart } from './AdvicePart';
 import { BeliefsPart } from './BeliefsPart';
 import { Bridge, STEP_WORDS } from './Bridge';
+import { EndPart } from './EndPart';
 import { HangsOnPart } from './HangsOnPart';
+import { RoomPart } from './RoomPart';
 import { SurePart } from './SurePart';
 import { WordsPart } from './WordsPart';
 import { WorthPart } from './WorthPart';
@@ -62,8 +64,10 @@ function Reckoning({ shown }: { shown: OnScreen }) {
           )}
           <Facts came={came} />
           <Losses came={came} season={season} />
+          <EndPart season={id} questions={data.end} />
           <BeliefsPart shown={shown} beliefs={data.beliefs} />
           <WorthPart season={season} worth={data.worth} />
+          <RoomPart shown={shown} />
           <WordsPart shown={shown} />
         </div>
         <div>
@@ -97,7 +101,7 @@ function lead(came: CameTo, season: Season, known: boolean): string {
       ? ''
       : ` Against buying you ${came.kept >= 0 ? 'kept' : 'lost'} ${money(Math.abs(came.kept), season.currency)}`;
   const wage = came.wage === null || came.kept === null ? '' : `, ${money(came.wage, season.currency)} for an hour of work`;
-  return `${came.out} of ${came.wanted} plants went out so far.${moved}${kept}${wage}${kept ? '.' : ''}`;
+  return `${came.out} plants went out so far, ${came.wanted} were wanted.${moved}${kept}${wage}${kept ? '.' : ''}`;
 }
 
 /** How much of it is known. */

@@ -5,6 +5,7 @@ import type { OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
 import { money } from '../../words/money';
 import { odds } from '../../words/sowing';
+import { worthMeasuring } from './HangsOnPart';
 import { useWork } from './useWork';
 import s from './reckoning.module.css';
 
@@ -49,7 +50,7 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
   const bought = names(({ grown: is, cost }) => !is && cost !== null);
   const better = names(({ verdict }) => verdict === 'buy');
   const changes = (advice.advice ?? []).filter(({ breaks }) => breaks.length === 0).slice(0, 3);
-  const levers = (hangs.hangs_on?.levers ?? []).slice(0, 3).map(({ name }) => name);
+  const levers = worthMeasuring(hangs.hangs_on?.levers ?? []).map(({ name }) => name);
   const nursery = (hangs.hangs_on?.flips ?? []).find(({ what, crop }) => what === 'nursery' && crop === null);
   const sure = played.simulation;
   const bad = sure?.kinds.find(({ name }) => name === 'bad');
@@ -77,7 +78,7 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
         </p>
       )}
       <p>
-        The answer hangs most on {listed(levers)}: measure or ask those first.
+        Measure or ask first: {listed(levers)}.
         {nursery?.below != null && ` Were a bought plant to cost less than ${each(nursery.below)}, buying would win.`}
         {nursery?.above != null && ` Were a bought plant to cost more than ${each(nursery.above)}, growing would win.`}
       </p>

@@ -7,7 +7,7 @@ import { useWork } from './useWork';
 interface Props {
   season: number;
   setup: string;
-  kind: 'advice' | 'hangs_on' | 'simulation';
+  kind: 'advice' | 'hangs_on' | 'simulation' | 'room';
   title: string;
   /** What pressing it does. */
   ask: string;

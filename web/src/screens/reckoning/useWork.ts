@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
 import type { Work } from '../../api/types';
 
-type Kind = 'advice' | 'hangs_on' | 'simulation';
+type Kind = 'advice' | 'hangs_on' | 'simulation' | 'room';
 
 /** Something that is worked out beside: begun when asked for, with its result or why there is none; what comes after it is begun then. */
 export function useWork(season: number, setup: string, kind: Kind, then?: () => void) {

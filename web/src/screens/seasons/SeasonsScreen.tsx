@@ -13,6 +13,9 @@ import { useSeasons } from './useSeasons';
 import s from './seasons.module.css';
 import { LOCALE } from '../../words/region';
 
+/** Where a made-up season opens that has been lived through. */
+const OPENS: Record<string, string> = { may: 'today', october: 'reckoning' };
+
 /** Your seasons, and the ways to a new one. */
 export function SeasonsScreen() {
   const { data, error } = useSeasons();
@@ -24,7 +27,7 @@ export function SeasonsScreen() {
   };
   const demo = useMutation({
     mutationFn: (name: string) => answered(client.POST('/api/seasons', { body: { from: 'demo', demo: name } })),
-    onSuccess: ({ id }, name) => made(id, name === 'may' ? 'today' : 'list'),
+    onSuccess: ({ id }, name) => made(id, OPENS[name] ?? 'list'),
   });
   const [away, kept] = [
     data?.seasons.filter((season) => season.archived) ?? [],
@@ -73,6 +76,10 @@ export function SeasonsScreen() {
           <p>Plot 17 in May: the same in the middle of its season, with what was written down, paid and measured.</p>
           <Button onClick={() => demo.mutate('may')} loading={demo.isPending}>
             Plot 17 in May
+          </Button>
+          <p>Plot 17 in October: the season over, and what it came to.</p>
+          <Button onClick={() => demo.mutate('october')} loading={demo.isPending}>
+            Plot 17 in October
           </Button>
           {demo.error && <p role="alert">{words(demo.error)}</p>}
         </section>

@@ -1,0 +1,42 @@
+import type { EndQuestion } from '../../api/types';
+import { EditText } from '../../edit/EditText';
+import { parseNumber, showNumber, type Bounds } from '../../edit/numbers';
+import { logbox } from '../../season/logbox';
+import { today } from '../../words/dates';
+import s from './reckoning.module.css';
+
+/** What is only known at the season's end: the hours it took, what broke. */
+export function EndPart({ season, questions }: { season: number; questions: EndQuestion[] }) {
+  const [hours, ...things] = questions;
+  const asked = things.filter(({ of }) => of > 0);
+  const line = (one: EndQuestion, words: string, bounds: Bounds) => (
+    <li key={one.job} data-end={one.job}>
+      <span>
+        {one.name} <small className="quiet">{words}</small>
+      </span>
+      <EditText<number | null>
+        bare
+        label={one.unit === 'h' ? one.name : `Broken of ${one.name}`}
+        name={one.job}
+        inputMode="decimal"
+        value={one.said}
+        show={(value) => (value === null ? '' : showNumber(value))}
+        parse={(typed) => (typed.trim() === '' && one.said === null ? { ok: true, value: null } : parseNumber(typed, bounds))}
+        save={(amount) =>
+          amount === null
+            ? Promise.resolve()
+            : logbox.write(season, [{ on: today(), kind: 'reading', job: one.job, amount, unit: one.unit }])
+        }
+      />
+    </li>
+  );
+  return (
+    <details data-part="end" className={s.end}>
+      <summary>Once it is over: how many hours, and what broke?</summary>
+      <ul>
+        {hours && line(hours, `planned ${hours.of.toFixed(1)} h`, { least: 0, most: 5000 })}
+        {asked.map((one) => line(one, `broken, of ${one.of} in use`, { least: 0, most: one.of, whole: true }))}
+      </ul>
+    </details>
+  );
+}
