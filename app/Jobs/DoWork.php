@@ -8,6 +8,7 @@ use App\Models\Season;
 use App\Models\Work;
 use App\Seasons\KeptSeason;
 use App\Work\Stopped;
+use Closure;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use JollyPenny\Core\Season\Setup;
@@ -46,10 +47,10 @@ final class DoWork implements ShouldQueue
         }
         $told = 0.0;
         try {
-            $result = $work->kind->workOut($kept->file, $setup, (float) $work->amount, function (int $done, int $total) use ($work, &$told): void {
+            $result = $work->kind->workOut($kept->file, $setup, (float) $work->amount, function (int $done, int $total, ?Closure $sofar = null) use ($work, &$told): void {
                 if (microtime(true) - $told >= self::TELL) {
                     $told = microtime(true);
-                    $this->tell($work, $done, $total);
+                    $this->tell($work, $done, $total, $sofar === null ? [] : ['result' => json_encode($sofar(), JSON_PRESERVE_ZERO_FRACTION)]);
                 }
             });
         } catch (Stopped) {
@@ -67,10 +68,14 @@ final class DoWork implements ShouldQueue
         Work::query()->whereKey($this->work)->whereIn('state', Work::ACTIVE)->update(['state' => 'failed']);
     }
 
-    /** @throws Stopped where somebody has stopped it meanwhile */
-    private function tell(Work $work, int $done, int $total): void
+    /**
+     * @param  array{result?: string|false}  $sofar
+     *
+     * @throws Stopped where somebody has stopped it meanwhile
+     */
+    private function tell(Work $work, int $done, int $total, array $sofar): void
     {
-        $going = Work::query()->whereKey($work->id)->where('state', 'working')->update(['done' => $done, 'total' => $total]);
+        $going = Work::query()->whereKey($work->id)->where('state', 'working')->update(['done' => $done, 'total' => $total, ...$sofar]);
         $going === 1 ?: throw new Stopped;
     }
 

@@ -42,7 +42,7 @@ enum WorkKind: string
     private const SEED = 17;
 
     /**
-     * @param  Closure(int, int): void  $progress  told how much of how much is done; 0 in all where nobody knows
+     * @param  Closure(int, int, ?Closure=): void  $progress  told how much of how much is done, 0 in all where nobody knows; and what is found so far
      * @param  float  $amount  money, of a limit
      * @return mixed what is kept as the result
      */

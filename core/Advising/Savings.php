@@ -54,7 +54,8 @@ final readonly class Savings
     }
 
     /**
-     * @param  ?Closure(int, int): void  $progress  of so many changes so many are weighed; what it throws ends it
+     * @param  ?Closure(int, int, Closure(): list<Weighed>=): void  $progress  of so many changes so many are weighed, and what is found so far; what it
+     *                                                                        throws ends it
      * @return list<Weighed> by what they save, most first, down to a nickel; those that break the list after those that do not
      */
     public function all(?Closure $progress = null): array
@@ -62,7 +63,7 @@ final readonly class Savings
         $changes = iterator_to_array((new Changes($this->books))->all(), false);
         $found = [];
         foreach ($changes as $i => $change) {
-            $progress === null ?: $progress($i, count($changes));
+            $progress === null ?: $progress($i, count($changes), fn (): array => array_slice(self::sorted($found), 0, self::MOST));
             $weighed = $this->weigh($change->kind, $change->crop, $change->words, $change->edits);
             if ($weighed !== null) {
                 $found[] = $weighed;

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\May;
 
 it('says what it came to, weighs what to do otherwise, takes one change and takes it back', function () {
@@ -10,9 +12,16 @@ it('says what it came to, weighs what to do otherwise, takes one change and take
         ->and($this->text('[data-part="known"]'))->toContain('11 of 12 crops counted');
     $this->find('[data-part="bridge"] [data-step="lived"]');
     $this->click('[data-action="ask-advice"]');
-    $this->waitFor(fn () => $this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('[data-change]')) !== [] ?: null, 'the changes', 30);
+    $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-change]')) !== [] ?: null, 'the changes', 30);
     $this->click('[data-action="ask-simulation"]');
     $this->waitFor(fn () => str_contains($this->text('[data-part="played"]'), '10,000 seasons') ?: null, 'the seasons', 30);
+    $this->click('[data-action="ask-room"]');
+    expect($this->waitFor(fn () => $this->text('[data-part="leaving"]') ?: null, 'the days to go out', 30))->toContain('Long Day Amber')
+        ->and($this->text('[data-lamp]'))->toContain('a season');
+    $this->click('[data-part="steps"] [data-figure="came_lived"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="working"]'), 'the step before') ?: null, 'the working');
+    $this->browser->getKeyboard()->pressKey(WebDriverKeys::ESCAPE);
+    $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-part="working"]')) === [] ?: null, 'it to close');
     expect($this->accessibilityFindings())->toBe([]);
     $this->click('[data-change="method"] [data-action="take-change"]');
     $this->waitFor(fn () => str_contains($this->text('[data-part="advice"]'), 'has changed since') ?: null, 'it to be taken');
@@ -29,6 +38,9 @@ it('shows it on a phone, says where nothing is known, and begins the next season
     $this->visit('/seasons/'.$this->seasonId().'/reckoning', 390, 844);
     expect($this->text('[data-part="lead"]'))->toContain('Nothing is written down yet')->and($this->text('h1'))->toContain('Planned');
     $path = May::open($this, 'reckoning', 390);
+    $this->click('[data-part="end"] summary');
+    $this->type('season-hours', '18,5');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="beliefs"]'), 'Hours of work') ?: null, 'the hours to be believed');
     $this->click('[data-belief="germination ink-pot-2027"] input, [data-belief^="germination"] input');
     $this->click('[data-action="begin-next"]');
     $this->waitFor(fn () => $this->path() !== "{$path}/reckoning" ?: null, 'the next season');

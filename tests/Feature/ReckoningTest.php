@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\Season;
+use App\Models\Work;
 
 it('reckons by what was paid, written down and measured, and begins the next season with it', function () {
     [$user] = gardener();
@@ -27,9 +28,33 @@ it('reckons by what was paid, written down and measured, and begins the next sea
     $this->postJson("/api/seasons/{$id}/setups/bench/next", [])->assertStatus(422);
 });
 
-it('works out advice, what it hangs on and ten thousand seasons as jobs', function (string $kind, string $key) {
+it('works out advice, what it hangs on, room and ten thousand seasons as jobs', function (string $kind, string $key) {
     [$user, $season] = gardener();
     $work = $this->actingAs($user)->postJson("/api/seasons/{$season->id}/work", ['kind' => $kind, 'setup' => 'bench'])->assertStatus(202)->json();
     $done = $this->getJson("/api/seasons/{$season->id}/work/{$work['id']}")->assertOk()->json();
     expect($done['state'])->toBe('done')->and($done[$kind])->not->toBe([])->and(json_encode($done[$kind]))->toContain("\"{$key}\"");
-})->with([['advice', 'saves'], ['hangs_on', 'levers'], ['simulation', 'p_keep']]);
+})->with([['advice', 'saves'], ['hangs_on', 'levers'], ['simulation', 'p_keep'], ['room', 'over_life']]);
+
+it('opens its figures, asks what is known at the end, and has a season that is over', function () {
+    [$user] = gardener();
+    $this->actingAs($user);
+    $id = $this->postJson('/api/seasons', ['from' => 'demo', 'demo' => 'october'])->assertStatus(201)->json('id');
+    $state = $this->getJson("/api/seasons/{$id}/setups/bench/reckoning")->assertOk()->json();
+    $steps = array_column($state['came_to']['steps'], null, 'key');
+    expect([$steps['used']['known'], $steps['up']['known'], $steps['lived']['known']])->toBe([12, 12, 12])
+        ->and(array_column($state['end'], 'said', 'job')['season-hours'])->toBe(13.5)
+        ->and(array_column($state['beliefs'], null, 'key')['life']['id'])->toBe('containers cell72');
+    $working = $this->getJson("/api/seasons/{$id}/setups/bench/workings/came_lived")->assertOk()->json();
+    expect($working['value'])->toBe($steps['lived']['per_finished'])->and($working['terms'][0]['working'])->toBe('came_up');
+    $this->getJson("/api/seasons/{$id}/setups/bench/workings/came_soon")->assertNotFound();
+    $this->getJson("/api/seasons/{$id}/setups/bench/workings/cost?crop=nobody")->assertNotFound();
+});
+
+it('shows advice while it is found', function () {
+    [$user, $season] = gardener();
+    $work = Work::query()->create(['user_id' => $user->id, 'season_id' => $season->id, 'kind' => 'advice', 'setup' => 'bench', 'revision' => $season->revision, 'state' => 'working']);
+    $asked = "/api/seasons/{$season->id}/work/{$work->id}";
+    expect($this->actingAs($user)->getJson($asked)->assertOk()->json())->not->toHaveKey('advice');
+    $work->fill(['result' => [['words' => 'Buy it', 'saves' => 1.0]]])->save();
+    expect($this->getJson($asked)->json('advice.0.words'))->toBe('Buy it')->and($this->getJson($asked)->json('state'))->toBe('working');
+});

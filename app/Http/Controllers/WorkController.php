@@ -104,6 +104,8 @@ final class WorkController
     {
         // A set-up that was made is added by its work; any other result is looked at first.
         $shown = match (true) {
+            // Advice is shown as it is found.
+            $work->state === 'working' && $work->result !== null => [$work->kind->value => $work->result],
             $work->state !== 'done' => [],
             in_array($work->kind, [WorkKind::Budget, WorkKind::SeasonBudget], true) => ['budget' => $work->result],
             $work->kind === WorkKind::Mix => [],

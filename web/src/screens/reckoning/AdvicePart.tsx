@@ -26,6 +26,11 @@ export function AdvicePart({ shown }: { shown: OnScreen }) {
       kind="advice"
       title="Otherwise, by what it saves"
       ask="Weigh every change"
+      sofar={(work) =>
+        work.advice && (
+          <Changes shown={shown} changes={work.advice} current={work.revision === shown.revision} again={() => undefined} />
+        )
+      }
     >
       {(work, again) => (
         <Changes shown={shown} changes={work.advice ?? []} current={work.revision === shown.revision} again={again} />

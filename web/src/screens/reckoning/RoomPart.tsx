@@ -80,7 +80,7 @@ function Leaving({ days, season, current }: { days: LeavingDay[]; season: Season
                   <button
                     type="button"
                     className="plain"
-                    aria-label={`Move ${varietyOf(season, one.crop)} there`}
+                    aria-label={`Move it: ${varietyOf(season, one.crop)}`}
                     data-action="move-there"
                     onClick={() =>
                       store.apply(

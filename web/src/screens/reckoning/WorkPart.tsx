@@ -11,17 +11,19 @@ interface Props {
   title: string;
   /** What pressing it does. */
   ask: string;
+  /** What is found while it goes on. */
+  sofar?: (work: Work) => ReactNode;
   children: (work: Work, again: () => void) => ReactNode;
 }
 
 /** A part of the reckoning that takes a while: asked for, with how far it is and a way to stop it. */
-export function WorkPart({ season, setup, kind, title, ask, children }: Props) {
+export function WorkPart({ season, setup, kind, title, ask, sofar, children }: Props) {
   const { begin, begun, ended, done, why } = useWork(season, setup, kind);
   return (
     <section aria-labelledby={`${kind}-title`} data-part={kind}>
       <h2 id={`${kind}-title`}>{title}</h2>
       {begun !== null ? (
-        <Progress season={season} begun={begun} ended={ended} />
+        <Progress season={season} begun={begun} ended={ended} sofar={sofar} />
       ) : done !== null ? (
         children(done, begin)
       ) : (
