@@ -65,7 +65,10 @@ function Levers({ levers, season }: { levers: Lever[]; season: Season }) {
         <p data-part="measure">
           Worth measuring first:{' '}
           {worthMeasuring(levers)
-            .map(({ name, worth_knowing: worth }) => `${name}${worth >= LEAST ? ` (to know it saves ${sum(worth)} on average)` : ''}`)
+            .map(
+              ({ name, worth_knowing: worth }) =>
+                `${name}${worth >= LEAST ? ` (to know it saves ${sum(worth)} on average)` : ''}`,
+            )
             .join('; ')}
           .
         </p>

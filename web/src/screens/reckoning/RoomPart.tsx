@@ -98,8 +98,8 @@ function Leaving({ days, season, current }: { days: LeavingDay[]; season: Season
         </tbody>
       </table>
       <p className="quiet">
-        Sown so much earlier or later, raised as it is, each moved alone. A hardy crop goes out early only where the soil can be worked
-        then.
+        Sown so much earlier or later, raised as it is, each moved alone. A hardy crop goes out early only where the soil can be
+        worked then.
       </p>
       {!current && <p>The season has changed since.</p>}
     </>
