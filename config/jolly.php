@@ -11,4 +11,7 @@ return [
 
     // The operator's token for /metrics; without one there is no such page.
     'metrics_token' => env('JOLLY_METRICS_TOKEN'),
+
+    // How many seconds older than the primary a standby may be for lists and exports.
+    'standby_age' => (float) env('JOLLY_STANDBY_AGE', 10),
 ];

@@ -31,6 +31,7 @@ use App\Http\Controllers\WorkController;
 use App\Http\Controllers\WorkingController;
 use App\Http\Middleware\ContentSecurityPolicy;
 use App\Http\Middleware\GardenAtOnce;
+use App\Http\Middleware\MayBeOlder;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->group(function (): void {
@@ -50,7 +51,7 @@ Route::prefix('api')
         Route::post('account', [AccountController::class, 'store']);
         Route::patch('account', [AccountController::class, 'update']);
         Route::delete('account', [AccountController::class, 'destroy']);
-        Route::get('account/export', [AccountController::class, 'export']);
+        Route::get('account/export', [AccountController::class, 'export'])->middleware(MayBeOlder::class);
         Route::delete('session', [SessionController::class, 'destroy']);
 
         Route::get('shed', [ShedController::class, 'show']);
@@ -58,11 +59,11 @@ Route::prefix('api')
         Route::patch('shed/{item}', [ShedController::class, 'update'])->where('item', '[0-9]{1,18}');
         Route::delete('rolls/{roll}', [ShedController::class, 'rollBack'])->where('roll', '[0-9]{1,18}');
         Route::get('prices', [PriceController::class, 'index']);
-        Route::get('prices.csv', [PriceController::class, 'file']);
+        Route::get('prices.csv', [PriceController::class, 'file'])->middleware(MayBeOlder::class);
         Route::post('prices', [PriceController::class, 'store']);
         Route::post('prices/table', [PriceController::class, 'table']);
         Route::delete('prices/{price}', [PriceController::class, 'destroy'])->where('price', '[0-9]{1,18}');
-        Route::get('seasons', [SeasonController::class, 'index']);
+        Route::get('seasons', [SeasonController::class, 'index'])->middleware(MayBeOlder::class);
         Route::post('seasons', [SeasonController::class, 'store']);
         Route::prefix('seasons/{season}')
             ->where(['season' => '[0-9]{1,18}', 'work' => '[0-9]{1,18}'])
@@ -73,30 +74,31 @@ Route::prefix('api')
                 Route::post('restore', [SeasonController::class, 'restore']);
                 Route::post('copy', [SeasonController::class, 'copy']);
                 Route::put('archived', [SeasonController::class, 'archive']);
-                Route::get('file', [SeasonController::class, 'file']);
+                Route::get('file', [SeasonController::class, 'file'])->middleware(MayBeOlder::class);
                 Route::post('undo', [HistoryController::class, 'undo']);
                 Route::post('redo', [HistoryController::class, 'redo']);
                 Route::post('crops', [CropController::class, 'store']);
                 Route::post('lots', [CropController::class, 'packet']);
                 Route::post('crops/{crop}/rounds', [CropController::class, 'rounds']);
                 Route::put('crops/{crop}/sow', [CropController::class, 'sow']);
-                Route::get('setups/{setup}/crops/{crop}/choices', [CropController::class, 'choices']);
+                Route::get('setups/{setup}/crops/{crop}/choices', [CropController::class, 'choices'])->middleware(MayBeOlder::class);
                 Route::post('methods', [MethodController::class, 'store']);
                 Route::put('methods/{method}/survival', [MethodController::class, 'survival']);
-                Route::get('setups/{setup}/methods/{method}/growth', [MethodController::class, 'growth']);
+                Route::get('setups/{setup}/methods/{method}/growth', [MethodController::class, 'growth'])->middleware(MayBeOlder::class);
                 Route::get('setups/{setup}/bench', [BenchController::class, 'bench']);
-                Route::get('setups/{setup}/pots', [BenchController::class, 'pots']);
+                Route::get('setups/{setup}/pots', [BenchController::class, 'pots'])->middleware(MayBeOlder::class);
                 Route::get('setups/{setup}/shopping', [ShoppingController::class, 'show']);
-                Route::get('setups/{setup}/shopping.csv', [ShoppingController::class, 'file']);
+                Route::get('setups/{setup}/shopping.csv', [ShoppingController::class, 'file'])->middleware(MayBeOlder::class);
                 Route::get('setups/{setup}/leftovers', [ShedController::class, 'leftovers']);
                 Route::get('setups/{setup}/seed-worth', [ShedController::class, 'seedWorth']);
                 Route::get('shed', [ShedController::class, 'offers']);
                 Route::post('roll', [ShedController::class, 'roll']);
                 Route::get('setups/{setup}/prices', [PriceController::class, 'offers']);
-                Route::get('setups/{setup}/ledger', [LedgerController::class, 'show']);
-                Route::get('setups/{setup}/ledger.csv', [LedgerController::class, 'file']);
-                Route::get('setups/{setup}/result.json', [LedgerController::class, 'result']);
-                Route::get('setups/{setup}/workbook.{format}', [LedgerController::class, 'workbook'])->where('format', 'xlsx|ods');
+                Route::get('setups/{setup}/ledger', [LedgerController::class, 'show'])->middleware(MayBeOlder::class);
+                Route::get('setups/{setup}/ledger.csv', [LedgerController::class, 'file'])->middleware(MayBeOlder::class);
+                Route::get('setups/{setup}/result.json', [LedgerController::class, 'result'])->middleware(MayBeOlder::class);
+                Route::get('setups/{setup}/workbook.{format}', [LedgerController::class, 'workbook'])->where('format', 'xlsx|ods')
+                    ->middleware(MayBeOlder::class);
                 Route::post('workbook', [LedgerController::class, 'read']);
                 Route::put('purchases/{token}', [ShoppingController::class, 'buy'])->where('token', '[A-Za-z0-9-]{8,40}');
                 Route::delete('purchases/{token}', [ShoppingController::class, 'unbuy'])->where('token', '[A-Za-z0-9-]{8,40}');
@@ -104,12 +106,12 @@ Route::prefix('api')
                 Route::post('work', [WorkController::class, 'store']);
                 Route::get('work/{work}', [WorkController::class, 'show']);
                 Route::delete('work/{work}', [WorkController::class, 'destroy']);
-                Route::get('compare', [CompareController::class, 'show']);
-                Route::get('difference', [CompareController::class, 'difference']);
-                Route::get('years', [CompareController::class, 'years']);
+                Route::get('compare', [CompareController::class, 'show'])->middleware(MayBeOlder::class);
+                Route::get('difference', [CompareController::class, 'difference'])->middleware(MayBeOlder::class);
+                Route::get('years', [CompareController::class, 'years'])->middleware(MayBeOlder::class);
                 Route::post('setups', [CompareController::class, 'store']);
                 Route::get('setups/{setup}/calendar', [CalendarController::class, 'show']);
-                Route::get('setups/{setup}/calendar.ics', [CalendarController::class, 'file']);
+                Route::get('setups/{setup}/calendar.ics', [CalendarController::class, 'file'])->middleware(MayBeOlder::class);
                 Route::put('setups/{setup}/crops/{crop}/bar', [CalendarController::class, 'move']);
                 Route::put('setups/{setup}/feed', [CalendarController::class, 'open']);
                 Route::delete('setups/{setup}/feed', [CalendarController::class, 'close']);
@@ -123,7 +125,7 @@ Route::prefix('api')
                 Route::get('setups/{setup}/crops/{crop}/sow-again', [TrayController::class, 'again']);
                 Route::get('log', [LogController::class, 'show']);
                 Route::post('log', [LogController::class, 'store']);
-                Route::get('log.csv', [LogController::class, 'file']);
+                Route::get('log.csv', [LogController::class, 'file'])->middleware(MayBeOlder::class);
                 Route::post('log/table', [LogController::class, 'table']);
                 Route::put('photos/{token}', [PhotoController::class, 'store'])->where('token', '[A-Za-z0-9-]{8,40}');
                 Route::get('photos/{token}', [PhotoController::class, 'show'])->where('token', '[A-Za-z0-9-]{8,40}');

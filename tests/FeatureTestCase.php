@@ -4,11 +4,37 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\DB;
 
-/** The application against a real PostgreSQL; each test's changes are rolled back. */
+/**
+ * The application against a real PostgreSQL; each test's changes are rolled back. Whatever a request asks the database is looked at:
+ * nothing of a garden without saying whose.
+ */
 abstract class FeatureTestCase extends TestCase
 {
     use DatabaseTransactions;
+
+    private bool $asked = false;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        DB::listen(function (QueryExecuted $query): void {
+            $this->asked && GardenQueries::check($query->sql);
+        });
+    }
+
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null)
+    {
+        // What an operator asks is of all gardens.
+        $this->asked = ! str_ends_with((string) $uri, '/metrics');
+        try {
+            return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        } finally {
+            $this->asked = false;
+        }
+    }
 }

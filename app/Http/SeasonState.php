@@ -26,6 +26,7 @@ final readonly class SeasonState
     public function answer(KeptSeason|EditedSeason $season, mixed $setup, array $more = []): JsonResponse
     {
         $kept = $season instanceof EditedSeason ? $season->kept : $season;
+        $undoes = $season instanceof EditedSeason ? $season->undoes : null;
         $ids = array_column($kept->file->setups, 'id');
         // It may just have been taken out, or its adding undone: the first one's figures then. Only what is on screen is reckoned.
         $setup = is_string($setup) && in_array($setup, $ids, true) ? $setup : $ids[0] ?? '';
@@ -48,7 +49,7 @@ final readonly class SeasonState
             'season' => $kept->document,
             'result' => $result,
             'pictures' => (object) $pictures,
-            'history' => $this->history->words($kept->model),
+            'history' => $undoes === null ? $this->history->words($kept->model) : ['undo' => $undoes, 'redo' => null],
             'demo' => $kept->model->demo === true,
             ...$more,
         ]);

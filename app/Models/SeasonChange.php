@@ -23,7 +23,7 @@ final class SeasonChange extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $guarded = ['id'];
+    protected $fillable = ['label', 'changes', 'undone'];
 
     /** @var array<string, string> */
     protected $casts = ['changes' => AsDocument::class, 'undone' => 'boolean'];

@@ -18,24 +18,29 @@ final class History
     /** Text of all steps of a season; the newest is kept whatever its size. */
     private const MOST_BYTES = 2_000_000;
 
-    /** @param  list<Change>  $changes */
-    public function remember(Season $season, array $changes, string $label): void
+    /**
+     * @param  list<Change>  $changes
+     * @return string what undo would now take back
+     */
+    public function remember(Season $season, array $changes, string $label): string
     {
-        $season->changes()->where('undone', true)->delete();
+        $label = mb_substr($label === '' ? 'a change' : $label, 0, 200);
         $season->changes()->create([
-            'label' => mb_substr($label === '' ? 'a change' : $label, 0, 200),
+            'label' => $label,
             'changes' => array_map(fn (Change $change): array => $change->toArray(), $changes),
         ]);
         $this->forget($season);
+
+        return $label;
     }
 
-    /** Steps too many, or too large together, go: the oldest first. */
+    /** What was undone can be done again no more; steps too many, or too large together, go, the oldest first. */
     private function forget(Season $season): void
     {
         DB::delete(
-            'DELETE FROM season_changes WHERE season_id = ? AND id <= (SELECT max(id) FROM (SELECT id, row_number() OVER newest AS place,'.
-                ' sum(octet_length(changes::text)) OVER newest AS bytes FROM season_changes WHERE season_id = ? WINDOW newest AS (ORDER BY id DESC)) AS steps'.
-                ' WHERE place > ? OR (place > 1 AND bytes > ?))',
+            'DELETE FROM season_changes WHERE season_id = ? AND (undone OR id <= (SELECT max(id) FROM (SELECT id, row_number() OVER newest AS place,'.
+                ' sum(octet_length(changes::text)) OVER newest AS bytes FROM season_changes WHERE season_id = ? AND NOT undone'.
+                ' WINDOW newest AS (ORDER BY id DESC)) AS steps WHERE place > ? OR (place > 1 AND bytes > ?)))',
             [$season->id, $season->id, self::KEPT, self::MOST_BYTES],
         );
     }

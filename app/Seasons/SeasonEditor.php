@@ -107,15 +107,16 @@ final class SeasonEditor
         }
         $file = (new SeasonReader)->readChanged($document, $touched);
         $kept = new KeptSeason($model, $document, $file);
+        $undoes = null;
         if ($made !== []) {
             self::refuseWhatCannotBeReckoned($kept);
             $model->document = $document;
             $model->revision++;
             $model->save();
-            $label === null ?: $this->history->remember($model, $made, $label);
+            $undoes = $label === null ? null : $this->history->remember($model, $made, $label);
         }
 
-        return new EditedSeason($kept, $before->file);
+        return new EditedSeason($kept, $before->file, $undoes);
     }
 
     /**

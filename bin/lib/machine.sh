@@ -55,7 +55,7 @@ debian_packages() {
   command -v npm >/dev/null || node_packages=(nodejs npm)
   command -v composer >/dev/null || node_packages+=(composer)
   install_packages curl unzip openssl ca-certificates postgresql-15 nginx-light runit php-league-config php-bacon-qr-code php-dasprid-enum php8.2-cli php8.2-fpm php8.2-pgsql \
-    php8.2-curl php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml "${node_packages[@]}" "$@"
+    php8.2-apcu php8.2-curl php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml "${node_packages[@]}" "$@"
 }
 
 php_requirements() {
@@ -136,6 +136,7 @@ write_settings() {
   managed_setting "$instance" DB_PASSWORD "$(cat "$PG_DIR/jolly.password")"
   default_setting "$instance" DB_PERSISTENT true
   default_setting "$instance" CACHE_STORE database
+  default_setting "$instance" CACHE_LIMITER apc
   default_setting "$instance" QUEUE_CONNECTION "$([ "$instance" = test ] && echo sync || echo database)"
   default_setting "$instance" JOLLY_MAILBOX true
   default_setting "$instance" JOLLY_METRICS_TOKEN "$(head -c 24 /dev/urandom | base64 | tr -d '/+=')"

@@ -33,7 +33,12 @@ const cookie = (name: string): string | undefined =>
     .find((pair) => pair.startsWith(`${name}=`))
     ?.slice(name.length + 1);
 
+/** The newest revision of each season that this page has seen: what answers must not be older. */
+export const seen = new Map<string, number>();
+
 function withToken(request: Request): Request {
+  const revision = seen.get(/\/api\/seasons\/(\d+)/.exec(request.url)?.[1] ?? '');
+  if (revision !== undefined) request.headers.set('X-Revision', String(revision));
   const token = cookie('XSRF-TOKEN');
   if (token !== undefined) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
   return request;

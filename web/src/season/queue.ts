@@ -1,5 +1,5 @@
 import { MutationCache, onlineManager, QueryClient, type Mutation } from '@tanstack/react-query';
-import { answered, awayRefusal, client, Refusal, words, worthRetrying } from '../api/client';
+import { answered, awayRefusal, client, Refusal, words, worthRetrying, seen } from '../api/client';
 import type { Change, Path, Season, SeasonState } from '../api/types';
 import { conflicts, onTopOf } from './conflicts';
 import { at, put } from './document';
@@ -87,6 +87,7 @@ export function newQueryClient(): QueryClient {
 export function learn(queries: QueryClient, season: number, state: SeasonState, label?: string): Entry {
   const entry = take(queries.getQueryData<Entry>(keys.season(season)), state, label);
   queries.setQueryData<Entry>(keys.season(season), entry);
+  seen.set(String(season), entry.revision);
   const setup = setupOf(entry, shownSetup.get(season));
   if (setup !== null && entry.figures[setup]?.revision !== entry.revision) {
     void queries.invalidateQueries({ queryKey: keys.figures(season, setup) });
