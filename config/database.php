@@ -22,7 +22,8 @@ return [
     'connections' => [
         'pgsql' => $primary,
         // What lists and exports may be read from, where there is one.
-        'standby' => [...$primary, 'host' => env('DB_STANDBY_HOST'), 'port' => env('DB_STANDBY_PORT', $primary['port'])],
+        'standby' => [...$primary, 'host' => env('DB_STANDBY_HOST'), 'port' => env('DB_STANDBY_PORT', $primary['port']),
+            'database' => env('DB_STANDBY_DATABASE', $primary['database'])],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],
 ];

@@ -4,5 +4,5 @@ declare(strict_types=1);
 
 use Illuminate\Support\Facades\Schedule;
 
-Schedule::command('jolly:clear')->dailyAt('03:20');
-Schedule::command('auth:clear-resets')->dailyAt('03:40');
+Schedule::command('jolly:clear')->dailyAt('03:20')->onOneServer();
+Schedule::command('auth:clear-resets')->dailyAt('03:40')->onOneServer();

@@ -3,7 +3,7 @@
 
 umask 022
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
-VAR=$ROOT/var
+VAR=${JOLLY_HOME:-$ROOT/var}
 PG_BIN=/usr/lib/postgresql/15/bin
 export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1 DEBIAN_FRONTEND=noninteractive
 . "$ROOT/bin/lib/database.sh"
@@ -141,7 +141,12 @@ write_settings() {
   default_setting "$instance" JOLLY_MAILBOX true
   default_setting "$instance" JOLLY_METRICS_TOKEN "$(head -c 24 /dev/urandom | base64 | tr -d '/+=')"
   default_setting "$instance" LOG_CHANNEL daily
-  local storage; storage=$(storage_of "$instance")
+  instance_folders "$instance"
+}
+
+# instance_folders INSTANCE: what lies beside its settings, and who may read and write it.
+instance_folders() {
+  local instance=$1 dir=$VAR/$1 storage; storage=$(storage_of "$1")
   mkdir -p "$storage"/{app,logs,framework/{views,cache,sessions}} "$dir/cache/$(basename "$ROOT")"
   if is_root; then
     chown root:"$(web_group)" "$dir" "$dir/.env" "$dir/cache" && chmod 750 "$dir" "$dir/cache" && chmod 640 "$dir/.env"

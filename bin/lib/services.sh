@@ -65,7 +65,7 @@ stop_services() {
 make_release() {
   local home print release
   home=$(home_of releases www-data)
-  print=$(cd "$ROOT" && { git rev-parse HEAD 2>/dev/null; find bin/lib app bootstrap catalogue compat config core database public routes web/views artisan composer.json docs/openapi.json vendor/composer/installed.json \
+  print=$(cd "$ROOT" && { echo "${JOLLY_RELEASE_NAME:-}"; git rev-parse HEAD 2>/dev/null; find bin/lib app bootstrap catalogue compat config core database public routes web/views artisan composer.json docs/openapi.json vendor/composer/installed.json \
     -type f -newermt 1970-01-02 -printf '%p %s %T@\n' | sort; } | sha256sum | cut -c1-16)
   release=$home/$1-$print
   if [ ! -f "$release/complete" ]; then
@@ -121,6 +121,8 @@ locations() {
     error_page 413 = @large;
     location @large { internal; default_type application/problem+json;
       return 413 '{"type":"about:blank","title":"Too large","status":413,"detail":"This is larger than 6 MB. Take a smaller file."}'; }
+    # While it is drained the front sends nobody here.
+    location = /up { if (-f $1/drain) { return 503; } rewrite ^ /index.php last; }
     location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
     location = /sw.js { add_header Cache-Control no-cache; }
     location = /build/manifest.webmanifest { types {} default_type application/manifest+json; add_header Cache-Control no-cache; }
@@ -197,7 +199,7 @@ http {
   fastcgi_buffer_size 64k;
   map \$request_uri \$pool { default edits; ~^/api/seasons/[0-9]+/(compare|years|difference|workbook|setups/[^/]+/(calendar|workbook|labels|reckoning|crops/[^/]+/sow-again)) reckoning; }
   server {
-    listen 127.0.0.1:$port;
+    listen ${LISTEN:-127.0.0.1}:$port;
     root $code/public;
     index index.php;
 $(locations "$dir")
@@ -228,6 +230,6 @@ work_services() {
   service "$instance" schedule "$php \"\$(readlink -f '$code')/artisan\" schedule:work"
 }
 
-page_answers() { curl -fsS --max-time 10 -o /dev/null "http://127.0.0.1:$1/up"; }
+page_answers() { curl -fsS --max-time 10 -o /dev/null ${PAGE_HOST:+-H "Host: $PAGE_HOST"} "http://${LISTEN:-127.0.0.1}:$1/up"; }
 wait_for_page() { local _; for _ in $(seq 80); do page_answers "$1" 2>/dev/null && return 0; sleep 0.25; done; page_answers "$1"; }
 web_running() { service_running "$1" nginx && service_running "$1" php-fpm; }
