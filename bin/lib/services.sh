@@ -122,7 +122,7 @@ locations() {
     location @large { internal; default_type application/problem+json;
       return 413 '{"type":"about:blank","title":"Too large","status":413,"detail":"This is larger than 6 MB. Take a smaller file."}'; }
     # While it is drained the front sends nobody here.
-    location = /up { if (-f $1/drain) { return 503; } rewrite ^ /index.php last; }
+    location = /up { if (-f $1/drain) { return 404; } rewrite ^ /index.php last; }
     location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
     location = /sw.js { add_header Cache-Control no-cache; }
     location = /build/manifest.webmanifest { types {} default_type application/manifest+json; add_header Cache-Control no-cache; }

@@ -132,8 +132,6 @@ make_database() {
 }
 make_backup() {
   local log=$JOLLY_DRILL/three/log/backup.log backrest=(chpst -u postgres pgbackrest --config="$HERE/etc/pgbackrest-repository.conf" --stanza=jolly)
-  for machine in one two three; do begin "$machine" backups; done
-  sleep 1
   on three "${backrest[@]}" stanza-create >>"$log" 2>&1 && on three "${backrest[@]}" backup --type=full >>"$log" 2>&1 && on three "${backrest[@]}" check >>"$log" 2>&1
 }
 
