@@ -72,7 +72,10 @@ final readonly class Problem
         return self::isAway($e) ? response()->view('errors.503', [], 503, self::AGAIN) : null;
     }
 
-    /** The database cannot be reached, or has just gone away: SQLSTATE classes 08, 53 and 57P, or no state at all. */
+    /**
+     * The database cannot be reached, has just gone away or is the primary no more: SQLSTATE classes 08, 53 and 57P, 25006, or no state
+     * at all.
+     */
     public static function isAway(Throwable $e): bool
     {
         $cause = $e instanceof QueryException ? $e->getPrevious() ?? $e : $e;
@@ -81,7 +84,7 @@ final readonly class Problem
         }
         $state = (string) ($cause->errorInfo[0] ?? $cause->getCode());
 
-        return preg_match('/^(08|53|57P|7$|HY000$)/', $state) === 1 ||
+        return preg_match('/^(08|25006|53|57P|7$|HY000$)/', $state) === 1 ||
             preg_match('/(server closed the|no) connection|connection to server/i', $cause->getMessage()) === 1;
     }
 

@@ -3,6 +3,7 @@
 
 HERE=$JOLLY_DRILL/here
 declare -A ADDRESS_OF=([one]=10.77.0.11 [two]=10.77.0.12 [three]=10.77.0.13)
+declare -A INIT_OF=()
 export PATH=$PATH:/usr/sbin:/sbin
 now() { date +%s.%3N; }
 say() { printf '%4d s  %s\n' "$SECONDS" "$*"; }
@@ -36,6 +37,13 @@ make_network() {
     ip -n "$machine" link set eth0 up
     ip -n "$machine" link set lo up
     mkdir -p "$JOLLY_DRILL/$machine"/{etc,data,run,log,web} "$HERE"
+    # Its folders have the same names on every machine, and no machine sees another's processes.
+    # shellcheck disable=SC2016
+    ip netns exec "$machine" unshare --mount --pid --fork --mount-proc \
+      bash -c 'mount --bind "$0" "$1" && touch "$0/run/up"; while true; do sleep 5; done' "$JOLLY_DRILL/$machine" "$HERE" &
+    disown
+    wait_until 5 "machine $machine" test -f "$JOLLY_DRILL/$machine/run/up" || fail
+    INIT_OF[$machine]=$(pgrep -P $!)
   done
   chmod 755 "$JOLLY_DRILL"
 }
@@ -64,12 +72,10 @@ make_certificates() {
   done
 }
 
-# on MACHINE COMMAND…: there, with its folders, which have the same names on every machine.
+# on MACHINE COMMAND…: there.
 on() {
   local machine=$1; shift
-  # shellcheck disable=SC2016
-  ip netns exec "$machine" env JOLLY_ETC="$HERE/etc" JOLLY_HOME="$HERE/web" \
-    bash -c 'mount --bind "$0" "$1" && shift && exec "$@"' "$JOLLY_DRILL/$machine" "$HERE" "$@"
+  nsenter -t "${INIT_OF[$machine]}" --net --mount --pid -- env JOLLY_ETC="$HERE/etc" JOLLY_HOME="$HERE/web" "$@"
 }
 
 # begin MACHINE PART: as systemd would: again a second after it ends, until the machine is killed.
