@@ -170,7 +170,7 @@ php_admin_value[opcache.max_accelerated_files] = 20000
 CONF
   }
   {
-    printf '[global]\nerror_log = /dev/stderr\ndaemonize = no\n'
+    printf '[global]\nerror_log = /dev/stderr\ndaemonize = no\nprocess_control_timeout = 20s\n'
     # What reckons a whole season has few processes of its own, so that it never takes those that answer edits.
     pool edits 6 20 0
     pool reckoning 2 30 15

@@ -25,3 +25,14 @@ it('starts no more than sixty gardens a minute from one address', function () {
     $this->get('/')->assertStatus(429);
     expect(Season::query()->count())->toBe($before);
 });
+
+it('knows a database that is away from one that refuses', function (string $state, bool $away) {
+    // The states by their names in appendix A of PostgreSQL's manual.
+    $cause = new PDOException("SQLSTATE[{$state}]: something");
+    $cause->errorInfo = [$state, 7, 'something'];
+    expect(App\Http\Problem::isAway(new Illuminate\Database\QueryException('pgsql', 'select 1', [], $cause)))->toBe($away);
+})->with([
+    'connection_failure' => ['08006', true], 'admin_shutdown' => ['57P01', true], 'cannot_connect_now' => ['57P03', true],
+    'too_many_connections' => ['53300', true], 'read_only_sql_transaction' => ['25006', true],
+    'in_failed_sql_transaction' => ['25P02', false], 'unique_violation' => ['23505', false], 'undefined_table' => ['42P01', false],
+]);
