@@ -137,7 +137,7 @@ write_settings() {
   default_setting "$instance" DB_PERSISTENT true
   default_setting "$instance" CACHE_STORE database
   default_setting "$instance" CACHE_LIMITER apc
-  default_setting "$instance" QUEUE_CONNECTION "$([ "$instance" = test ] && echo sync || echo database)"
+  default_setting "$instance" QUEUE_CONNECTION "$(case $instance in test | feature) echo sync ;; *) echo database ;; esac)"
   default_setting "$instance" JOLLY_MAILBOX true
   default_setting "$instance" JOLLY_METRICS_TOKEN "$(head -c 24 /dev/urandom | base64 | tr -d '/+=')"
   default_setting "$instance" LOG_CHANNEL daily

@@ -219,16 +219,6 @@ CONF
   done
 }
 
-# second_nginx INSTANCE PORT OTHER: another before the same application, which can go away by itself.
-second_nginx() {
-  local dir=$VAR/$1
-  mkdir -p "$dir/tmp-two"
-  if is_root; then chown root:"$(web_group)" "$dir/tmp-two"; chmod 770 "$dir/tmp-two"; fi
-  sed "s#127.0.0.1:$2;#127.0.0.1:$3;#; s#nginx.pid#nginx-two.pid#; s#$dir/tmp/#$dir/tmp-two/#" "$dir/nginx.conf" >"$dir/nginx-two.conf"
-  service "$1" nginx-two "exec /usr/sbin/nginx -p '$dir' -c '$dir/nginx-two.conf'" QUIT
-  LISTEN='' wait_for_page "$3"
-}
-
 work_services() {
   local instance=$1 drop='' code
   code=$(home_of releases www-data)/$instance

@@ -181,7 +181,7 @@ abstract class BrowserTestCase extends TestCase
     public function server(bool $up): void
     {
         exec(
-            'sv -w 10 '.($up ? 'up ' : 'force-stop ').escapeshellarg(__DIR__.'/../../var/test/service/'.(getenv('JOLLY_NGINX') ?: 'nginx')).' 2>&1',
+            'sv -w 10 '.($up ? 'up ' : 'force-stop ').escapeshellarg(__DIR__.'/../../var/test/service/nginx').' 2>&1',
             $said,
             $code,
         );

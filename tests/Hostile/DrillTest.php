@@ -5,7 +5,7 @@ declare(strict_types=1);
 /** Whether this machine lets one make networks and processes of one's own. */
 function canDrill(): bool
 {
-    exec('[ "$(id -u)" = 0 ] && unshare --net --mount --pid --fork --mount-proc ip link add a type veth peer name b 2>/dev/null', $said, $code);
+    exec('[ "$(id -u)" = 0 ] && unshare --net --mount --pid --fork --mount-proc ip link add left0 type veth peer name right0 2>/dev/null', $said, $code);
 
     return $code === 0;
 }
