@@ -62,7 +62,9 @@ final readonly class OneMoreLamp
     /** @param  list<string>  $out  crops that give way without it */
     private static function of(Season $season, Setup $setup, Light $light, float $before, array $out): self
     {
-        $one = $light->with(id: "{$light->id}+".count($season->lights), owned: false);
+        $ids = array_column($season->lights, 'id');
+        for ($n = 1; in_array("{$light->id}+{$n}", $ids, true); $n++);
+        $one = $light->with(id: "{$light->id}+{$n}", owned: false);
         $costing = new SeasonCosting($season->with(lights: [...$season->lights, $one]));
         [$after, $still, $crowded] = self::eased($costing, $setup->with(lights: [...$setup->lights, $one->id]));
 
