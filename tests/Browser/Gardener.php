@@ -101,6 +101,11 @@ final class Gardener
         $this->test->click("[data-menu-id\$='-{$list}:".($catalogue ?? 'own')."']");
         $this->saved();
         (new Things(new SeasonDraft($this->file)))->add($list, $catalogue, '', $place, $setup, $count);
+        if ($list === 'places') {
+            // A new place is gone to.
+            $name = $this->file->places[count($this->file->places) - 1]->name;
+            $this->test->waitFor(fn () => str_starts_with($this->test->text('h1'), $name) ?: null, $name);
+        }
     }
 
     public function setUp(string $readyMade): void

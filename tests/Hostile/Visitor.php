@@ -10,7 +10,7 @@ use RuntimeException;
 /** Somebody with a garden of their own at the served application, who sends whatever they like. */
 final class Visitor
 {
-    private readonly string $jar;
+    private string $jar;
 
     public readonly int $season;
 
@@ -19,6 +19,14 @@ final class Visitor
         $this->jar = (string) tempnam(sys_get_temp_dir(), 'jar');
         $this->send('GET', '/');
         $this->season = (int) ($this->json('GET', '/api/seasons')['seasons'][0]['id'] ?? 0);
+    }
+
+    /** The same visitor with cookies of their own to write to. */
+    public function __clone()
+    {
+        $own = (string) tempnam(sys_get_temp_dir(), 'jar');
+        copy($this->jar, $own);
+        $this->jar = $own;
     }
 
     public function __destruct()
