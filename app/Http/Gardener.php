@@ -34,7 +34,7 @@ final readonly class Gardener
     public function season(int $id): Season
     {
         $season = self::find($this->user()->id, $id);
-        if ($season === null && Standby::isReadNow() || $season !== null && $season->revision < (int) $this->request->header(self::REVISION)) {
+        if (Standby::isReadNow() && ($season === null || $season->revision < (int) $this->request->header(self::REVISION))) {
             // The standby has not heard yet of what this page has seen.
             DB::setDefaultConnection('pgsql');
             $season = self::find($this->user()->id, $id);

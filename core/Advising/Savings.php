@@ -54,8 +54,8 @@ final readonly class Savings
     }
 
     /**
-     * @param  ?Closure(int, int, Closure(): list<Weighed>=): void  $progress  of so many changes so many are weighed, and what is found so far; what it
-     *                                                                        throws ends it
+     * @param  ?Closure(int, int, Closure(): list<Weighed>=): void  $progress  of so many changes so many are weighed, and what is found;
+     *                                                                         what it throws ends it
      * @return list<Weighed> by what they save, most first, down to a nickel; those that break the list after those that do not
      */
     public function all(?Closure $progress = null): array
