@@ -25,6 +25,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Work extends Model
 {
+    /** Seconds; what takes longest without telling how far it is takes under one minute. */
+    private const SILENT = 120;
+
     public const ACTIVE = ['waiting', 'working'];
 
     protected $guarded = ['id'];
@@ -40,4 +43,11 @@ final class Work extends Model
         'total' => 'integer',
         'revision' => 'integer',
     ];
+
+    /** What has said nothing for so long has lost its worker: it ended without a word. */
+    public static function giveUpOnTheLost(int $user): void
+    {
+        self::query()->where('user_id', $user)->where('state', 'working')->where('updated_at', '<', now()->subSeconds(self::SILENT))
+            ->update(['state' => 'failed']);
+    }
 }

@@ -58,3 +58,15 @@ it('shows advice while it is found', function () {
     $work->fill(['result' => [['words' => 'Buy it', 'saves' => 1.0]]])->save();
     expect($this->getJson($asked)->json('advice.0.words'))->toBe('Buy it')->and($this->getJson($asked)->json('state'))->toBe('working');
 });
+
+it('says so when what worked at it is gone, and begins anew', function () {
+    [$user, $season] = gardener();
+    $work = Work::query()->create(['user_id' => $user->id, 'season_id' => $season->id, 'kind' => 'advice', 'setup' => 'bench',
+        'revision' => $season->revision, 'state' => 'working']);
+    $asked = "/api/seasons/{$season->id}/work/{$work->id}";
+    expect($this->actingAs($user)->getJson($asked)->json('state'))->toBe('working');
+    $this->travel(3)->minutes();
+    expect($this->getJson($asked)->json('state'))->toBe('failed');
+    $again = $this->postJson("/api/seasons/{$season->id}/work", ['kind' => 'advice', 'setup' => 'bench'])->assertStatus(202)->json();
+    expect($again['id'])->not->toBe($work->id)->and($this->getJson("/api/seasons/{$season->id}/work/{$again['id']}")->json('state'))->toBe('done');
+});

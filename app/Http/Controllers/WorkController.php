@@ -51,6 +51,7 @@ final class WorkController
             'setup' => $input['setup'],
             'amount' => (string) round((float) ($input['amount'] ?? 0), 4),
         ];
+        Work::giveUpOnTheLost($this->gardener->user()->id);
         /** @var ?Work $work */
         $work = Work::query()
             ->where($same)
@@ -75,6 +76,8 @@ final class WorkController
     #[OA\Response(response: 200, description: 'The work', content: new OA\JsonContent(ref: '#/components/schemas/Work'))]
     public function show(int $season, int $work): JsonResponse
     {
+        Work::giveUpOnTheLost($this->gardener->user()->id);
+
         return self::answer($this->find($season, $work));
     }
 

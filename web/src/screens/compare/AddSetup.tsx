@@ -6,6 +6,7 @@ import { Menu } from '../../edit/Menu';
 import { useSnapshot, useStore } from '../../season/SeasonContext';
 import { Progress } from '../../season/Progress';
 import { useCatalogue } from '../../season/useCatalogue';
+import { NOT_WORKED_OUT } from '../../words/work';
 
 type Way = { ready_made?: string; copy?: string; work?: number };
 
@@ -57,7 +58,7 @@ export function AddSetup({ season }: { season: Season }) {
   const ended = (done: Work) => {
     setWork(null);
     if (done.state === 'done') void add({ work: done.id });
-    else if (done.state === 'failed') setWhy('It could not be worked out: the season has changed meanwhile. Try again.');
+    else if (done.state === 'failed') setWhy(NOT_WORKED_OUT);
   };
   return (
     <div className="add-setup">

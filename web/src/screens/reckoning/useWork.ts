@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
 import type { Work } from '../../api/types';
+import { NOT_WORKED_OUT } from '../../words/work';
 
 type Kind = 'advice' | 'hangs_on' | 'simulation' | 'room';
 
@@ -23,7 +24,7 @@ export function useWork(season: number, setup: string, kind: Kind, then?: () => 
   const ended = (work: Work) => {
     setBegun(null);
     if (work.state === 'done') is(work);
-    if (work.state === 'failed') setWhy('It could not be worked out: the season has changed meanwhile. Try again.');
+    if (work.state === 'failed') setWhy(NOT_WORKED_OUT);
   };
   return { begin, begun, ended, done, why };
 }

@@ -8,6 +8,7 @@ import { useStore } from '../../season/SeasonContext';
 import { money, moneyChange, moneySign } from '../../words/money';
 import { plural } from '../../words/sowing';
 import s from './shopping.module.css';
+import { NOT_WORKED_OUT } from '../../words/work';
 
 type Budget = NonNullable<Work['budget']>;
 type Step = Budget['steps'][number];
@@ -49,7 +50,7 @@ export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
       setFound(done.budget ?? null);
       setYears(done.budget_years ?? null);
     }
-    if (done.state === 'failed') setWhy('It could not be worked out: the season has changed meanwhile. Try again.');
+    if (done.state === 'failed') setWhy(NOT_WORKED_OUT);
   };
   return (
     <section aria-labelledby="limit-title" className={s.limit} data-part="limit">
