@@ -7,6 +7,8 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\ElementNotInteractableException;
+use Facebook\WebDriver\Exception\NoSuchElementException;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -92,7 +94,8 @@ abstract class BrowserTestCase extends TestCase
         for ($until = microtime(true) + $seconds; microtime(true) < $until; usleep(50_000)) {
             try {
                 $found = $check();
-            } catch (\Facebook\WebDriver\Exception\StaleElementReferenceException) {
+            } catch (NoSuchElementException|StaleElementReferenceException) {
+                // Not there yet, or drawn anew.
                 continue;
             } catch (\Facebook\WebDriver\Exception\UnknownErrorException $e) {
                 // The page was left between finding and reading.
