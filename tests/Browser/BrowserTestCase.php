@@ -194,10 +194,19 @@ abstract class BrowserTestCase extends TestCase
     /** Types over a field and confirms it with Enter. */
     public function type(string $field, string $value): void
     {
-        $this->click("input[name='{$field}']");
-        $input = $this->find("input[name='{$field}']");
-        $input->sendKeys([WebDriverKeys::CONTROL, 'a']);
-        $input->sendKeys($value.WebDriverKeys::ENTER);
+        $this->waitFor(function () use ($field, $value): ?bool {
+            $this->click("input[name='{$field}']");
+            try {
+                $input = $this->find("input[name='{$field}']");
+                $input->sendKeys([WebDriverKeys::CONTROL, 'a']);
+                $input->sendKeys($value.WebDriverKeys::ENTER);
+            } catch (ElementNotInteractableException) {
+                // Drawn anew between the click and the keys.
+                return null;
+            }
+
+            return true;
+        }, "\"{$field}\" to be typed into");
     }
 
     /** @return array<string, mixed> what the API answers this visitor */
