@@ -36,4 +36,11 @@ if (root) {
 
 // Kept code, so that the application opens without a connection. Where there is no HTTPS, it goes without.
 if (import.meta.env.PROD && 'serviceWorker' in navigator)
-  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js').catch(() => undefined));
+  window.addEventListener('load', () => {
+    const { serviceWorker } = navigator;
+    serviceWorker
+      .register('/sw.js')
+      .then(() => serviceWorker.ready)
+      .then(({ active }) => serviceWorker.controller ?? active?.postMessage('claim'))
+      .catch(() => undefined);
+  });

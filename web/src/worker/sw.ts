@@ -10,6 +10,10 @@ const PATIENCE_MS = 4000;
 
 void self.skipWaiting();
 clientsClaim();
+// A page that was on its way while this one took over asks for it.
+self.addEventListener('message', (event) => {
+  if (event.data === 'claim') event.waitUntil(self.clients.claim());
+});
 cleanupOutdatedCaches();
 precacheAndRoute(self.__WB_MANIFEST);
 
