@@ -80,7 +80,8 @@ final readonly class Problem
     {
         $cause = $e instanceof QueryException ? $e->getPrevious() ?? $e : $e;
         if (! ($cause instanceof PDOException)) {
-            return false;
+            // Redis, where a site has it, says nothing but that it is away.
+            return is_a($cause, 'RedisException');
         }
         $state = (string) ($cause->errorInfo[0] ?? $cause->getCode());
 
