@@ -55,7 +55,8 @@ enum WorkKind: string
             self::Advice => self::plain((new Savings($season, $setup))->all($progress)),
             self::HangsOn => self::plain(self::hangsOn($season, $setup, $progress)),
             self::Simulation => self::plain(self::simulated($season, $setup, $progress)),
-            self::Room => self::plain(['lamps' => OneMoreLamp::all($season, $setup), 'leaving' => LeavingDay::all($season, $setup, $progress)]),
+            self::Room => self::plain(['lamps' => OneMoreLamp::all($season, $setup, $progress),
+                'leaving' => LeavingDay::all($season, $setup, $progress)]),
             self::Mix => array_column(
                 (new SeasonWriter)->document((new MixAndMatch($season, $setup, $progress))->season())->setups,
                 null,
@@ -74,7 +75,7 @@ enum WorkKind: string
         $words = ['catalogue' => 'guess', 'test' => 'measured'];
         $hangs = new HangsOn($season, $setup, fn (array $path): string => $words[$origins->origin($path)[0]] ?? 'you');
 
-        return ['levers' => $hangs->levers($progress), 'flips' => $hangs->flips()];
+        return ['levers' => $hangs->levers($progress), 'flips' => $hangs->flips($progress)];
     }
 
     /** @param  Closure(int, int): void  $progress */

@@ -80,33 +80,42 @@ final readonly class HangsOn
         return array_slice($levers, 0, self::SHOWN);
     }
 
-    /** @return list<Flip> of all together, then the nursery's price of each crop */
-    public function flips(): array
+    /**
+     * @param  ?Closure(int, int): void  $progress  of seasons costed; nobody knows of how many
+     * @return list<Flip> of all together, then the nursery's price of each crop
+     */
+    public function flips(?Closure $progress = null): array
     {
+        $costed = 0;
+        $keep = function (SetupResult $result) use ($progress, &$costed): ?float {
+            $progress === null ?: $progress(++$costed, 0);
+
+            return $result->keep;
+        };
         $result = $this->costing->setup($this->setup);
         if ($result->keep === null) {
             return [];
         }
         $flips = [];
         $offers = array_map(fn ($offer): array => [['nursery', $offer->id, 'price'], $offer->price], $this->season->nursery);
-        $flips[] = $this->flip('nursery', null, (float) $result->nursery_per_plant, fn (float $f): array => self::scaled($offers, $f), self::keep(...));
+        $flips[] = $this->flip('nursery', null, (float) $result->nursery_per_plant, fn (float $f): array => self::scaled($offers, $f), $keep);
         $rates = [[['electricity', 'rate'], $this->season->electricity->rate]];
         foreach ($this->season->electricity->windows as $i => $window) {
             $rates[] = [['electricity', 'windows', $i, 'rate'], $window->rate];
         }
-        $flips[] = $this->flip('rate', null, $this->season->electricity->rate, fn (float $f): array => self::scaled($rates, $f), self::keep(...));
+        $flips[] = $this->flip('rate', null, $this->season->electricity->rate, fn (float $f): array => self::scaled($rates, $f), $keep);
         $survivals = [];
         foreach ($this->methods() as $method) {
             foreach ($method->stages as $i => $stage) {
                 $survivals[] = [['methods', $method->id, 'stages', $i, 'survival'], $stage->survival];
             }
         }
-        $flips[] = $this->flip('survival', null, 1.0, fn (float $f): array => self::scaled($survivals, $f, 1.0), self::keep(...));
+        $flips[] = $this->flip('survival', null, 1.0, fn (float $f): array => self::scaled($survivals, $f, 1.0), $keep);
         $wanted = array_map(fn ($crop): array => [['crops', $crop->id, 'wanted'], $crop->wanted],
             array_values(array_filter($this->season->crops, fn ($crop): bool => $crop->split === null)));
         $flips[] = $this->flip('wanted', null, (float) array_sum(array_column($this->season->crops, 'wanted')),
             fn (float $f): array => array_map(fn (array $one): array => ['path' => $one[0], 'to' => max(1, (int) round($one[1] * $f))],
-                $wanted), self::keep(...));
+                $wanted), $keep);
         // An hour may be worth what it earns: that needs no search.
         $flips[] = new Flip('hour', null, $this->season->hourlyValue, null, $result->hours > 0.0
             && $result->keep > 0.0 ? $result->keep / $result->hours : null);
@@ -258,11 +267,6 @@ final readonly class HangsOn
     private static function scaled(array $values, float $factor, float $most = INF): array
     {
         return array_map(fn (array $one): array => ['path' => $one[0], 'to' => min($most, $one[1] * $factor)], $values);
-    }
-
-    private static function keep(SetupResult $result): ?float
-    {
-        return $result->keep;
     }
 
     /** @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Advising;
 
 use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Pictures\BenchDays;
 use JollyPenny\Core\Results\SetupResult;
 
 /** What a crop earns with its place under the lamp. */
@@ -18,7 +19,7 @@ final readonly class LitWorth
      * @param  float  $flat_weeks  under a lamp
      * @param  float  $earns  money against buying, were it left out of the bench: the season's extra cost, with what is missing bought
      * @param  float  $per_flat_week  money
-     * @param  bool  $first_out  the bench is over-full on some day, and this earns least: the first to give way
+     * @param  bool  $first_out  of what stands on the bench on an over-full day this earns least: the first to give way
      */
     private function __construct(public string $crop, public float $flat_weeks, public float $earns, public float $per_flat_week, public bool $first_out)
     {
@@ -40,7 +41,9 @@ final readonly class LitWorth
             }
         }
         uasort($rows, fn (array $a, array $b): int => $b[1] / $b[0] <=> $a[1] / $a[0]);
-        $last = $result->crowded_days > 0 ? array_key_last($rows) : null;
+        // Only what stands there on such a day makes room by going.
+        $crowding = array_flip(BenchDays::crowding(BenchDays::of($books)));
+        $last = array_key_last(array_intersect_key($rows, $crowding));
 
         return array_map(
             fn (string|int $crop, array $one): self => new self((string) $crop, $one[0], $one[1], $one[1] / $one[0], $crop === $last),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Advising;
 
+use Closure;
 use JollyPenny\Core\Books\CapitalRecovery;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Light;
@@ -39,8 +40,11 @@ final readonly class OneMoreLamp
     ) {
     }
 
-    /** @return list<self> one for each place with lamps of the set-up, by the last lamp there */
-    public static function all(Season $season, Setup $setup): array
+    /**
+     * @param  ?Closure(int, int): void  $progress  of crops that gave way; nobody knows of how many
+     * @return list<self> one for each place with lamps of the set-up, by the last lamp there
+     */
+    public static function all(Season $season, Setup $setup, ?Closure $progress = null): array
     {
         $lights = array_column($season->lights, null, 'id');
         $last = [];
@@ -50,33 +54,40 @@ final readonly class OneMoreLamp
         if ($last === []) {
             return [];
         }
-        [$before, $out] = self::eased(new SeasonCosting($season), $setup);
+        [$before, $out] = self::eased(new SeasonCosting($season), $setup, $progress);
         $found = [];
         foreach ($last as $light) {
-            $found[] = self::of($season, $setup, $light, $before, $out);
+            $found[] = self::of($season, $setup, $light, $before, $out, $progress);
         }
 
         return $found;
     }
 
-    /** @param  list<string>  $out  crops that give way without it */
-    private static function of(Season $season, Setup $setup, Light $light, float $before, array $out): self
+    /**
+     * @param  list<string>  $out  crops that give way without it
+     * @param  ?Closure(int, int): void  $progress
+     */
+    private static function of(Season $season, Setup $setup, Light $light, float $before, array $out, ?Closure $progress): self
     {
         $ids = array_column($season->lights, 'id');
         for ($n = 1; in_array("{$light->id}+{$n}", $ids, true); $n++);
         $one = $light->with(id: "{$light->id}+{$n}", owned: false);
         $costing = new SeasonCosting($season->with(lights: [...$season->lights, $one]));
-        [$after, $still, $crowded] = self::eased($costing, $setup->with(lights: [...$setup->lights, $one->id]));
+        [$after, $still, $crowded] = self::eased($costing, $setup->with(lights: [...$setup->lights, $one->id]), $progress);
 
         return new self($light->id, $light->name, $light->price, $light->lifeSeasons, $out, $still, $crowded, $before - $after,
             ($before - $after) / CapitalRecovery::share(1.0, $light->lifeSeasons, $season->discountRate));
     }
 
-    /** @return array{float, list<string>, int} money to fill the list, crops that give way for it, over-full days left */
-    private static function eased(SeasonCosting $costing, Setup $setup): array
+    /**
+     * @param  ?Closure(int, int): void  $progress
+     * @return array{float, list<string>, int} money to fill the list, crops that give way for it, over-full days left
+     */
+    private static function eased(SeasonCosting $costing, Setup $setup, ?Closure $progress): array
     {
         $out = [];
         while (true) {
+            $progress === null ?: $progress(count($out), 0);
             $books = $costing->books($setup);
             $result = $costing->setup($setup);
             $first = array_column(array_filter(LitWorth::of($books, $result), fn (LitWorth $one): bool => $one->first_out), 'crop')[0] ?? null;

@@ -123,7 +123,7 @@ final readonly class EndOfSeason
             if ($broken === null || $use->unitsNeeded === 0) {
                 continue;
             }
-            $broken = min($broken, (float) $use->unitsNeeded);
+            $broken = max(0.0, min($broken, (float) $use->unitsNeeded));
             $believed = max(self::SHORTEST, (self::SEASONS + $use->unitsNeeded) / (self::SEASONS / $life + $broken));
             [$list, $id] = explode(' ', $key, 2);
             $beliefs[] = new Belief('life', $key, $name, $life, $broken > 0.0 ? $use->unitsNeeded / $broken : null, $believed, null, null,

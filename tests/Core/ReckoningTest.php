@@ -403,3 +403,24 @@ it('would keep the rest of a packet that is thrown away, where it still comes up
     $kept['seed_lots'][0]['leftover'] = 'keep';
     expect($shared[0]->saves)->toBeNear(Seasons::result($file)->fill_cost - Seasons::result($kept)->fill_cost, 1e-9)->and($shared[0]->breaks)->toBe([]);
 });
+
+it('has nobody give way where there is room, for want of room elsewhere', function () {
+    $file = Seasons::demo();
+    $season = Seasons::read($file);
+    $lamp = array_column(OneMoreLamp::all($season, $season->setups[0]), null, 'light')['led2'];
+    // A second place of its own, with a lamp and room: what earns nothing there is no help to the bench.
+    $file['places'][] = [...$file['places'][0], 'id' => 'cellar', 'name' => 'Cellar', 'flats' => null];
+    $file['lights'][] = [...$file['lights'][0], 'id' => 'cellar-lamp', 'place' => 'cellar', 'flats' => 50];
+    $file['setups'][0]['lights'][] = 'cellar-lamp';
+    $method = [...$file['methods'][0], 'id' => 'cellar-way'];
+    $method['stages'] = array_map(fn (array $stage): array => $stage['light'] ?? false ? [...$stage, 'place' => 'cellar'] : $stage, $method['stages']);
+    $file['methods'][] = $method;
+    $file['crops'][] = [...$file['crops'][0], 'id' => 'cellar-crop', 'wanted' => 1];
+    $file['setups'][0]['overrides']['cellar-crop'] = 'cellar-way';
+    $season = Seasons::read($file);
+    $lamps = array_column(OneMoreLamp::all($season, $season->setups[0]), null, 'light');
+    $worth = array_column(LitWorth::of(($costing = new SeasonCosting($season))->books($season->setups[0]), $costing->setup($season->setups[0])), null, 'crop');
+    expect($worth['cellar-crop']->per_flat_week)->toBe(min(array_column($worth, 'per_flat_week')))
+        ->and($lamps)->toHaveKey('cellar-lamp')->and($lamps['led2']->gives_way)->not->toContain('cellar-crop')
+        ->and($lamps['led2']->gives_way)->toHaveCount(count($lamp->gives_way));
+});

@@ -27,7 +27,10 @@ export function rememberBuying(queries: QueryClient): void {
     mutationFn: send,
     retry: (_, error) => worthRetrying(error),
     retryDelay: RETRY_MS,
-    onSettled: (_data, _error, { season }: Buying) => void queries.invalidateQueries({ queryKey: ['shopping', season] }),
+    onSettled: (_data, _error, { season }: Buying) => {
+      // What was paid moves the reckoning too.
+      for (const kind of ['shopping', 'trays']) void queries.invalidateQueries({ queryKey: [kind, season] });
+    },
   });
 }
 

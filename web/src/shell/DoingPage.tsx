@@ -1,12 +1,11 @@
 import type { ReactNode } from 'react';
 import { useSyncExternalStore } from 'react';
 import { ConflictDialog } from '../season/ConflictDialog';
-import { logbox } from '../season/logbox';
 import { refusals } from '../season/refusals';
 import { useOnScreen, useSnapshot, type OnScreen } from '../season/SeasonContext';
 import { useLog } from '../season/useLog';
-import { plural } from '../words/sowing';
 import { Deleted } from './Deleted';
+import { LogTrouble } from './LogTrouble';
 import s from './shell.module.css';
 
 type Children = (shown: OnScreen) => ReactNode;
@@ -25,7 +24,7 @@ export function DoingPage({ children }: { children: Children }) {
 
 function Doing({ shown, children }: { shown: OnScreen; children: Children }) {
   const { status, waiting: changes } = useSnapshot();
-  const { waiting, refused } = useLog(shown.id);
+  const { waiting } = useLog(shown.id);
   const told = useSyncExternalStore(refusals.subscribe, refusals.get);
   if (status === 'deleted') return <Deleted />;
   const kept = waiting.length + changes;
@@ -43,27 +42,7 @@ function Doing({ shown, children }: { shown: OnScreen; children: Children }) {
           </button>
         </p>
       )}
-      {waiting.some(({ loose }) => loose) && (
-        <p className="trouble" role="alert" data-part="loose">
-          ▲ This device could not store what you wrote: it is full, or the browser keeps nothing. Leave this page open until it is
-          sent.
-        </p>
-      )}
-      {refused.length > 0 && (
-        <div className="trouble" role="alert" data-part="refused">
-          ▲ {refused.length} {plural(refused.length, 'entry', 'entries')} could not be kept by the server:
-          <ul>
-            {refused.map(({ n, entry, why }) => (
-              <li key={n}>
-                {entry ? `${entry.on}, ${entry.kind}` : 'a picture'}: {why}
-              </li>
-            ))}
-          </ul>
-          <button type="button" className="plain" onClick={() => void logbox.dismiss(refused)}>
-            I have seen it
-          </button>
-        </div>
-      )}
+      <LogTrouble season={shown.id} />
       {children(shown)}
       <ConflictDialog />
     </main>

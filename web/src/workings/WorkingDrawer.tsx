@@ -31,7 +31,8 @@ export function WorkingDrawer({ asked, ask }: Props) {
   const shown = useOnScreen();
   const [season, setup, revision] = [shown?.id ?? 0, asked?.setup ?? shown?.setup.id ?? '', shown?.revision ?? 0];
   const { data, error } = useOfRevision(
-    ['working', season, setup, asked?.figure, asked?.crop],
+    // What the season came to moves with what is written down, as the trays do.
+    [asked?.figure.startsWith('came_') ? 'trays' : 'working', season, 'working', setup, asked?.figure, asked?.crop],
     revision,
     () =>
       answered(

@@ -20,16 +20,12 @@ const BREAKS: Record<string, string> = {
 export function AdvicePart({ shown }: { shown: OnScreen }) {
   return (
     <WorkPart
-      key={shown.setup.id}
-      season={shown.id}
-      setup={shown.setup.id}
+      shown={shown}
       kind="advice"
       title="Otherwise, by what it saves"
       ask="Weigh every change"
       sofar={(work) =>
-        work.advice && (
-          <Changes shown={shown} changes={work.advice} current={work.revision === shown.revision} again={() => undefined} />
-        )
+        work.advice && <Changes shown={shown} changes={work.advice} current={work.revision === shown.revision} again={null} />
       }
     >
       {(work, again) => (
@@ -44,7 +40,8 @@ interface Props {
   changes: Weighed[];
   /** Of the season as it is now. */
   current: boolean;
-  again: () => void;
+  /** Null while it is being found. */
+  again: (() => void) | null;
 }
 
 function Changes({ shown: { season }, changes, current, again }: Props) {
@@ -54,9 +51,11 @@ function Changes({ shown: { season }, changes, current, again }: Props) {
     return (
       <p>
         The season has changed since.{' '}
-        <button type="button" className="plain" data-action="weigh-again" onClick={again}>
-          Weigh again
-        </button>
+        {again && (
+          <button type="button" className="plain" data-action="weigh-again" onClick={again}>
+            Weigh again
+          </button>
+        )}
       </p>
     );
   const keeps = changes.filter(({ breaks }) => breaks.length === 0);

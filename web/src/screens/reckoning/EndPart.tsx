@@ -2,12 +2,19 @@ import type { EndQuestion } from '../../api/types';
 import { EditText } from '../../edit/EditText';
 import { parseNumber, showNumber, type Bounds } from '../../edit/numbers';
 import { logbox } from '../../season/logbox';
+import { useLog } from '../../season/useLog';
+import { LogTrouble } from '../../shell/LogTrouble';
 import { today } from '../../words/dates';
 import s from './reckoning.module.css';
 
 /** What is only known at the season's end: the hours it took, what broke. */
 export function EndPart({ season, questions }: { season: number; questions: EndQuestion[] }) {
-  const [hours, ...things] = questions;
+  const { waiting, entries } = useLog(season);
+  // What is not sent yet is said already.
+  const [hours, ...things] = questions.map((one) => ({
+    ...one,
+    said: entries.findLast(({ job }) => job === one.job)?.amount ?? one.said,
+  }));
   const asked = things.filter(({ of }) => of > 0);
   const line = (one: EndQuestion, words: string, bounds: Bounds) => (
     <li key={one.job} data-end={one.job}>
@@ -31,12 +38,20 @@ export function EndPart({ season, questions }: { season: number; questions: EndQ
     </li>
   );
   return (
-    <details data-part="end" className={s.end}>
-      <summary>Once it is over: how many hours, and what broke?</summary>
-      <ul>
-        {hours && line(hours, `planned ${hours.of.toFixed(1)} h`, { least: 0, most: 5000 })}
-        {asked.map((one) => line(one, `broken, of ${one.of} in use`, { least: 0, most: one.of, whole: true }))}
-      </ul>
-    </details>
+    <>
+      <LogTrouble season={season} />
+      {waiting.length > 0 && (
+        <p className="quiet" role="status">
+          {waiting.length} kept on this device, sent when the server answers.
+        </p>
+      )}
+      <details data-part="end" className={s.end}>
+        <summary>Once it is over: how many hours, and what broke?</summary>
+        <ul>
+          {hours && line(hours, `planned ${hours.of.toFixed(1)} h`, { least: 0, most: 5000 })}
+          {asked.map((one) => line(one, `broken, of ${one.of} in use`, { least: 0, most: one.of, whole: true }))}
+        </ul>
+      </details>
+    </>
   );
 }

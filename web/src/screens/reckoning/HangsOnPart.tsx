@@ -16,14 +16,7 @@ const SOURCES: Record<string, string> = {
 export function HangsOnPart({ shown }: { shown: OnScreen }) {
   const { season } = shown;
   return (
-    <WorkPart
-      key={shown.setup.id}
-      season={shown.id}
-      setup={shown.setup.id}
-      kind="hangs_on"
-      title="What the answer hangs on"
-      ask="Look what moves it"
-    >
+    <WorkPart shown={shown} kind="hangs_on" title="What the answer hangs on" ask="Look what moves it">
       {(work) => (
         <>
           <Levers levers={work.hangs_on?.levers ?? []} season={season} />

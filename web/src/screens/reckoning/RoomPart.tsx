@@ -12,15 +12,8 @@ const LEAST = 0.05;
 export function RoomPart({ shown }: { shown: OnScreen }) {
   const { season } = shown;
   return (
-    <WorkPart
-      key={shown.setup.id}
-      season={shown.id}
-      setup={shown.setup.id}
-      kind="room"
-      title="One lamp more, and the day to go out"
-      ask="Reckon both"
-    >
-      {(work) => (
+    <WorkPart shown={shown} kind="room" title="One lamp more, and the day to go out" ask="Reckon both">
+      {(work, again) => (
         <>
           {(work.room?.lamps ?? []).map((lamp) => (
             <p key={lamp.light} data-lamp={lamp.light}>
@@ -28,6 +21,14 @@ export function RoomPart({ shown }: { shown: OnScreen }) {
             </p>
           ))}
           <Leaving days={work.room?.leaving ?? []} season={season} current={work.revision === shown.revision} />
+          {work.revision !== shown.revision && (
+            <p>
+              The season has changed since.{' '}
+              <button type="button" className="plain" data-action="reckon-again" onClick={again}>
+                Reckon again
+              </button>
+            </p>
+          )}
         </>
       )}
     </WorkPart>
@@ -101,7 +102,6 @@ function Leaving({ days, season, current }: { days: LeavingDay[]; season: Season
         Sown so much earlier or later, raised as it is, each moved alone. A hardy crop goes out early only where the soil can be
         worked then.
       </p>
-      {!current && <p>The season has changed since.</p>}
     </>
   );
 }

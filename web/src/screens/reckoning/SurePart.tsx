@@ -10,14 +10,7 @@ import s from './reckoning.module.css';
 /** The season played ten thousand times. */
 export function SurePart({ shown }: { shown: OnScreen }) {
   return (
-    <WorkPart
-      key={shown.setup.id}
-      season={shown.id}
-      setup={shown.setup.id}
-      kind="simulation"
-      title="How sure"
-      ask="Play it ten thousand times"
-    >
+    <WorkPart shown={shown} kind="simulation" title="How sure" ask="Play it ten thousand times">
       {(work) => (work.simulation ? <Played played={work.simulation} season={shown.season} /> : null)}
     </WorkPart>
   );

@@ -2,11 +2,11 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import type { Work } from '../../api/types';
 import { Progress } from '../../season/Progress';
+import type { OnScreen } from '../../season/SeasonContext';
 import { useWork } from './useWork';
 
 interface Props {
-  season: number;
-  setup: string;
+  shown: OnScreen;
   kind: 'advice' | 'hangs_on' | 'simulation' | 'room';
   title: string;
   /** What pressing it does. */
@@ -17,13 +17,18 @@ interface Props {
 }
 
 /** A part of the reckoning that takes a while: asked for, with how far it is and a way to stop it. */
-export function WorkPart({ season, setup, kind, title, ask, sofar, children }: Props) {
-  const { begin, begun, ended, done, why } = useWork(season, setup, kind);
+export function WorkPart(props: Props) {
+  // Another set-up begins anew.
+  return <Part key={props.shown.setup.id} {...props} />;
+}
+
+function Part({ shown, kind, title, ask, sofar, children }: Props) {
+  const { begin, begun, ended, done, why } = useWork(shown.id, shown.setup.id, kind);
   return (
     <section aria-labelledby={`${kind}-title`} data-part={kind}>
       <h2 id={`${kind}-title`}>{title}</h2>
       {begun !== null ? (
-        <Progress season={season} begun={begun} ended={ended} sofar={sofar} />
+        <Progress season={shown.id} begun={begun} ended={ended} sofar={sofar} />
       ) : done !== null ? (
         children(done, begin)
       ) : (
