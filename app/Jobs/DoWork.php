@@ -47,12 +47,13 @@ final class DoWork implements ShouldQueue
         }
         $told = 0.0;
         try {
-            $result = $work->kind->workOut($kept->file, $setup, (float) $work->amount, function (int $done, int $total, ?Closure $sofar = null) use ($work, &$told): void {
+            $progress = function (int $done, int $total, ?Closure $sofar = null) use ($work, &$told): void {
                 if (microtime(true) - $told >= self::TELL) {
                     $told = microtime(true);
                     $this->tell($work, $done, $total, $sofar === null ? [] : ['result' => json_encode($sofar(), JSON_PRESERVE_ZERO_FRACTION)]);
                 }
-            });
+            };
+            $result = $work->kind->workOut($kept->file, $setup, (float) $work->amount, $progress);
         } catch (Stopped) {
             return;
         } catch (Throwable $e) {

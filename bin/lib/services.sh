@@ -65,8 +65,10 @@ stop_services() {
 make_release() {
   local home print release
   home=$(home_of releases www-data)
-  print=$(cd "$ROOT" && { echo "${JOLLY_RELEASE_NAME:-}"; git rev-parse HEAD 2>/dev/null; find bin/lib app bootstrap catalogue compat config core database public routes web/views artisan composer.json docs/openapi.json vendor/composer/installed.json \
-    -type f -newermt 1970-01-02 -printf '%p %s %T@\n' | sort; } | sha256sum | cut -c1-16)
+  # A name makes another release of the same code: the drill upgrades to one.
+  print=$(cd "$ROOT" && { echo "${JOLLY_RELEASE_NAME:-}"; git rev-parse HEAD 2>/dev/null
+    find bin/lib app bootstrap catalogue compat config core database public routes web/views artisan \
+    composer.json docs/openapi.json vendor/composer/installed.json -type f -newermt 1970-01-02 -printf '%p %s %T@\n' | sort; } | sha256sum | cut -c1-16)
   release=$home/$1-$print
   if [ ! -f "$release/complete" ]; then
     rm -rf "$release"; mkdir -p "$release/web" "$release/docs"

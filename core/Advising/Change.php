@@ -8,7 +8,8 @@ namespace JollyPenny\Core\Advising;
 final readonly class Change
 {
     /**
-     * @param  string  $kind  method, buy, drop, hour, lamp_out, mat_out, seed_fewer, mix, cell, week_later, week_earlier, own_seed, share_packet, half_bought or second_batch
+     * @param  string  $kind  method, buy, drop, hour, lamp_out, mat_out, seed_fewer, mix, cell, week_later, week_earlier, own_seed,
+     *                        share_packet, half_bought or second_batch
      * @param  ?string  $crop  id, of what concerns one crop
      * @param  string  $words  what to do
      * @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits  of the season, taken together

@@ -13,6 +13,8 @@ final readonly class ReckoningWorkings
 {
     private const STEP = 'came_';
 
+    private const CENT = 0.01;
+
     private const RULES = [
         'planned' => ['Planned', 'The season as it is planned: the cost of what you grow over the finished seedlings that somebody wants.'],
         'prices' => ['At the prices paid', 'The same season with every price that you wrote down in place of the planned one.'],
@@ -65,7 +67,8 @@ final readonly class ReckoningWorkings
         foreach ($step->heads as $head => $amount) {
             if (abs($amount) > 0.0) {
                 $was = $before->heads[$head] ?? $amount;
-                $terms[] = new Term(Head::from($head)->words().(abs($was - $amount) < 0.005 ? '' : ', before '.Figures::number(round($was, 2))), $amount, Unit::Money);
+                $moved = abs($was - $amount) < self::CENT / 2 ? '' : ', before '.Figures::number(round($was, 2));
+                $terms[] = new Term(Head::from($head)->words().$moved, $amount, Unit::Money);
             }
         }
         $terms[] = new Term('finished and wanted', $step->useful, Unit::Plants);

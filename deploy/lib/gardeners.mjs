@@ -111,13 +111,16 @@ const lost = (await Promise.all(all.map((gardener) => gardener.missing()))).flat
 const median = (numbers) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)] ?? NaN;
 const events = readFileSync(`${folder}/events`, 'utf8').trim().split('\n').filter(Boolean)
   .map((line) => ({ at: Number(line.split(' ')[0]), name: line.slice(line.indexOf(' ') + 1) }));
-console.log(`${count} gardeners: ${taken.length} edits and ${all.reduce((sum, { logged }) => sum + logged.length, 0)} entries acknowledged, ${away.length} times "away", ${errors.length} errors shown, ${lost.length} lost or doubled`);
+const entries = all.reduce((sum, { logged }) => sum + logged.length, 0);
+console.log(`${count} gardeners: ${taken.length} edits and ${entries} entries acknowledged, ${away.length} times "away", ` +
+  `${errors.length} errors shown, ${lost.length} lost or doubled`);
 for (const [n, event] of events.entries()) {
   if (event.name.endsWith('throughput ends')) continue;
   if (event.name.endsWith('throughput')) {
     const [from, to] = [event.at, events[n + 1].at];
     const within = taken.filter(({ at }) => at >= from && at < to);
-    console.log(`  ${event.name} ${(within.length / (to - from)).toFixed(1)} edits a second, median ${(median(within.map(({ began, at }) => at - began)) * 1000).toFixed(0)} ms`);
+    const usual = median(within.map(({ began, at }) => at - began)) * 1000;
+    console.log(`  ${event.name} ${(within.length / (to - from)).toFixed(1)} edits a second, median ${usual.toFixed(0)} ms`);
     continue;
   }
   // Of each gardener the first edit that was begun after it and acknowledged: the quickest, and the last of all.
@@ -125,7 +128,8 @@ for (const [n, event] of events.entries()) {
   const until = events[n + 1]?.at ?? Infinity;
   const told = away.filter(({ at }) => at >= event.at && at < until);
   const kinds = [...new Set(told.map(({ status }) => status))].map((status) => `${told.filter((one) => one.status === status).length} × ${status}`).join(', ');
-  console.log(`  ${event.name}: next edit after ${Math.min(...waits).toFixed(1)} s, for the last of all after ${Math.max(...waits).toFixed(1)} s; ${told.length} times "away"${kinds && ` (${kinds})`}`);
+  const [first, last] = [Math.min(...waits), Math.max(...waits)].map((wait) => `${wait.toFixed(1)} s`);
+  console.log(`  ${event.name}: next edit after ${first}, for the last of all after ${last}; ${told.length} times "away"${kinds && ` (${kinds})`}`);
 }
 for (const line of [...new Set(errors)].slice(0, 8)) console.log(`  error: ${line}`);
 for (const line of lost.slice(0, 8)) console.log(`  lost: ${line}`);

@@ -123,7 +123,8 @@ is_synchronous() { role "$1" synchronous; }
 primary_is() { is_primary one && echo one || echo two; }
 taken_over() { is_primary "$(other "$1")"; }
 answers() { curl -sf --max-time 3 -o /dev/null "http://${ADDRESS_OF[three]}/up"; }
-both_hosts() { local m; for m in one two; do curl -sf --max-time 3 -o /dev/null -H "Host: ${ADDRESS_OF[three]}" "http://${ADDRESS_OF[$m]}:8080/up" || return 1; done; }
+host_answers() { curl -sf --max-time 3 -o /dev/null -H "Host: ${ADDRESS_OF[three]}" "http://${ADDRESS_OF[$1]}:8080/up"; }
+both_hosts() { host_answers one && host_answers two; }
 whole() { both_hosts && answers && { { is_primary one && is_synchronous two; } || { is_primary two && is_synchronous one; }; }; }
 etcd_leader() {
   local m
@@ -131,14 +132,15 @@ etcd_leader() {
     my ($own) = /"member_id":"(\d+)"/; my ($leads) = /"leader":"(\d+)"/; exit($own && $own eq $leads ? 0 : 1)' && { echo "$m"; return; }; done
 }
 
-in_database() { PGPASSWORD=$(sed -n 's/^POSTGRES_PASSWORD=//p' "$JOLLY_DRILL/site.env") on one psql -h 127.0.0.1 -p 5000 -U postgres -qAt -v ON_ERROR_STOP=1 "$@"; }
+setting_of() { sed -n "s/^$1=//p" "$JOLLY_DRILL/site.env"; }
+in_database() { PGPASSWORD=$(setting_of POSTGRES_PASSWORD) on one psql -h 127.0.0.1 -p 5000 -U postgres -qAt -v ON_ERROR_STOP=1 "$@"; }
 make_database() {
   wait_until 20 "the way to the primary" in_database -d postgres -c 'SELECT 1' || return 1
-  in_database -d postgres -v pw="$(sed -n 's/^DATABASE_PASSWORD=//p' "$JOLLY_DRILL/site.env")" <"$here/lib/database.sql"
+  in_database -d postgres -v pw="$(setting_of DATABASE_PASSWORD)" <"$here/lib/database.sql"
 }
 make_backup() {
   local log=$JOLLY_DRILL/three/log/backup.log backrest=(chpst -u postgres pgbackrest --config="$HERE/etc/pgbackrest-repository.conf" --stanza=jolly)
-  on three "${backrest[@]}" stanza-create >>"$log" 2>&1 && on three "${backrest[@]}" backup --type=full >>"$log" 2>&1 && on three "${backrest[@]}" check >>"$log" 2>&1
+  { on three "${backrest[@]}" stanza-create && on three "${backrest[@]}" backup --type=full && on three "${backrest[@]}" check; } >>"$log" 2>&1
 }
 
 # upgrade: code that is new in nothing but its name, one host after the other.

@@ -191,6 +191,15 @@ abstract class BrowserTestCase extends TestCase
         $code === 0 ?: throw new RuntimeException(implode("\n", $said));
     }
 
+    /** Until code and answers are kept on the device. */
+    public function untilKept(): void
+    {
+        $this->waitFor(fn () => $this->browser->executeAsyncScript(
+            'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null))',
+        ) ?: null, 'the service worker', 45);
+        usleep(800_000);
+    }
+
     /** Types over a field and confirms it with Enter. */
     public function type(string $field, string $value): void
     {

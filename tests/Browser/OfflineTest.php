@@ -4,15 +4,6 @@ declare(strict_types=1);
 
 use Tests\Browser\BrowserTestCase;
 
-/** Until code and answers are kept on the device. */
-function untilKept(BrowserTestCase $test): void
-{
-    $test->waitFor(fn () => $test->browser->executeAsyncScript(
-        'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null))',
-    ) ?: null, 'the service worker', 45);
-    usleep(800_000);
-}
-
 /** @return list<string> what the device keeps of answers */
 function keptAnswers(BrowserTestCase $test): array
 {
@@ -35,7 +26,7 @@ it('opens without a server, shows what is known, keeps an edit and sends it by i
     $this->find('[data-part="tasks"], [data-part="folded"], svg');
     $this->visit($list, $width, 844);
     $this->find('[data-crop="copper-kettle"]');
-    untilKept($this);
+    $this->untilKept();
     $price = $this->text('[data-figure="per_finished"]');
     $this->server(false);
     try {
@@ -63,7 +54,7 @@ it('opens without a server, shows what is known, keeps an edit and sends it by i
 it('leaves nothing on the device for whoever comes after', function () {
     $this->openList();
     $this->find('[data-crop="copper-kettle"]');
-    untilKept($this);
+    $this->untilKept();
     expect(keptAnswers($this))->not->toBe([]);
     $this->visit('/account');
     $email = 'reed-'.bin2hex(random_bytes(4)).'@example.org';
@@ -79,7 +70,7 @@ it('leaves nothing on the device for whoever comes after', function () {
 
 it('shows another garden nothing of the one before', function () {
     $this->openList();
-    untilKept($this);
+    $this->untilKept();
     $season = $this->seasonId();
     $this->browser->manage()->deleteAllCookies();
     $this->visit();
@@ -105,7 +96,7 @@ it('is an application that can be installed', function () {
 it('draws a page anew that broke on what the device kept', function () {
     $this->visit();
     $this->find('[data-part="stack-svg"]');
-    untilKept($this);
+    $this->untilKept();
     $path = $this->path();
     $this->browser->executeAsyncScript(
         'const done = arguments[0]; const asked = indexedDB.open("jolly-penny");

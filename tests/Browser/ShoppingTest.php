@@ -55,9 +55,7 @@ it('plans with what was bought instead, and the till says what that did', functi
 
 it('keeps what is ticked in a shop without signal, and sends it once', function () {
     openShopping($this, width: 390);
-    $this->waitFor(fn () => $this->browser->executeAsyncScript(
-        'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null))') ?: null, 'the service worker', 45);
-    usleep(800_000);
+    $this->untilKept();
     $this->server(false);
     try {
         $this->click('input[name="tick-seed-tom-copper"]');

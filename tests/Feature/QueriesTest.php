@@ -19,8 +19,8 @@ it('takes few queries to edit', function () {
     DB::listen(function (QueryExecuted $query) use (&$queries): void {
         $queries[] = $query->sql;
     });
-    $this->patchJson("/api/seasons/{$id}", ['setup' => 'bench', 'label' => 'rate', 'changes' => [['path' => ['electricity', 'rate'], 'from' => $rate, 'to' => 0.2]]])
-        ->assertOk();
+    $change = ['path' => ['electricity', 'rate'], 'from' => $rate, 'to' => 0.2];
+    $this->patchJson("/api/seasons/{$id}", ['setup' => 'bench', 'label' => 'rate', 'changes' => [$change]])->assertOk();
     // With the transaction's two.
     expect(count($queries) + 2)->toBeLessThanOrEqual(10);
 });

@@ -52,7 +52,8 @@ it('opens its figures, asks what is known at the end, and has a season that is o
 
 it('shows advice while it is found', function () {
     [$user, $season] = gardener();
-    $work = Work::query()->create(['user_id' => $user->id, 'season_id' => $season->id, 'kind' => 'advice', 'setup' => 'bench', 'revision' => $season->revision, 'state' => 'working']);
+    $work = Work::query()->create(['user_id' => $user->id, 'season_id' => $season->id, 'kind' => 'advice', 'setup' => 'bench',
+        'revision' => $season->revision, 'state' => 'working']);
     $asked = "/api/seasons/{$season->id}/work/{$work->id}";
     expect($this->actingAs($user)->getJson($asked)->assertOk()->json())->not->toHaveKey('advice');
     $work->fill(['result' => [['words' => 'Buy it', 'saves' => 1.0]]])->save();
