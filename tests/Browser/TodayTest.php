@@ -49,10 +49,7 @@ it('writes down a sowing day of twelve varieties on a phone in thirty taps and w
 it('is written down without signal, kept over a reload, and sent once in its order', function () {
     $path = May::open($this, 'today', 390);
     $this->find('[data-job="sweet-bench-look-2027-05-09"], [data-job="copper-kettle-stage-2"]');
-    $this->waitFor(fn () => $this->browser->executeAsyncScript(
-        'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null))',
-    ) ?: null, 'the service worker', 45);
-    usleep(900_000);
+    $this->untilKept();
     $before = count(May::written($this, $path));
     $this->server(false);
     try {
