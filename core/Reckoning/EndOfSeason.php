@@ -8,6 +8,7 @@ use JollyPenny\Core\Books\DurableUse;
 use JollyPenny\Core\Books\Labour;
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Season\LogEntry;
 use JollyPenny\Core\Season\LogKind;
 
 /**
@@ -47,9 +48,11 @@ final readonly class EndOfSeason
     /** @return list<EndQuestion> what may be asked: the hours, then what is in use and lasts */
     public function questions(): array
     {
-        $questions = [new EndQuestion(self::HOURS, 'h', 'Hours of work, all told', $this->hours(), $this->said(self::HOURS))];
+        $ask = fn (string $job, string $unit, string $name, float $of): EndQuestion => new EndQuestion($job, $unit, $name, $of,
+            $this->said($job), $this->reading($job)?->id);
+        $questions = [$ask(self::HOURS, 'h', 'Hours of work, all told', $this->hours())];
         foreach ($this->durable() as $key => [$name, $use]) {
-            $questions[] = new EndQuestion(self::BROKEN." {$key}", 'broken', $name, $use->unitsNeeded, $this->said(self::BROKEN." {$key}"));
+            $questions[] = $ask(self::BROKEN." {$key}", 'broken', $name, (float) $use->unitsNeeded);
         }
 
         return $questions;
@@ -149,11 +152,16 @@ final readonly class EndOfSeason
         return $things;
     }
 
-    /** The last reading that stands; null where there is none. */
     private function said(string $job): ?float
+    {
+        return $this->reading($job)?->amount;
+    }
+
+    /** The last that stands; null where there is none. */
+    private function reading(string $job): ?LogEntry
     {
         $entry = $this->log->byJob[$job] ?? null;
 
-        return $entry?->kind === LogKind::Reading ? $entry->amount : null;
+        return $entry?->kind === LogKind::Reading ? $entry : null;
     }
 }

@@ -13,8 +13,10 @@ final readonly class EndQuestion
      * @param  string  $name  of what
      * @param  float  $of  hours by the plan, or things in use
      * @param  ?float  $said  the last answer; null where there is none
+     * @param  ?string  $entry  id of its reading, which another answer takes the place of
      */
-    public function __construct(public string $job, public string $unit, public string $name, public float $of, public ?float $said)
+    public function __construct(public string $job, public string $unit, public string $name, public float $of, public ?float $said,
+        public ?string $entry)
     {
     }
 }

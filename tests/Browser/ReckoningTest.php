@@ -41,6 +41,19 @@ it('shows it on a phone, says where nothing is known, and begins the next season
     $this->click('[data-part="end"] summary');
     $this->type('season-hours', '18,5');
     $this->waitFor(fn () => str_contains($this->text('[data-part="beliefs"]'), 'Hours of work') ?: null, 'the hours to be believed');
+    // Away, another answer is kept, seen at once and after a reload, and sent when there is somebody.
+    $this->untilKept();
+    $this->server(false);
+    try {
+        $this->type('season-hours', '21');
+        $this->waitFor(fn () => str_contains($this->text('[data-part="kept-here"]'), '1 kept on this device') ?: null, 'it to be kept');
+        $this->visit("{$path}/reckoning", 390, 844);
+        $this->click('[data-part="end"] summary');
+        expect($this->find('[name="season-hours"]')->getAttribute('value'))->toBe('21');
+    } finally {
+        $this->server(true);
+    }
+    $this->waitFor(fn () => str_contains($this->text('[data-belief="minutes minutes"]'), '19.7 h') ?: null, 'it to be believed', 30);
     $this->click('[data-belief="germination ink-pot-2027"] input, [data-belief^="germination"] input');
     $this->click('[data-action="begin-next"]');
     $this->waitFor(fn () => $this->path() !== "{$path}/reckoning" ?: null, 'the next season');

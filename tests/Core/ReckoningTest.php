@@ -15,6 +15,7 @@ use JollyPenny\Core\Reckoning\Altered;
 use JollyPenny\Core\Reckoning\Beliefs;
 use JollyPenny\Core\Reckoning\BetaPoints;
 use JollyPenny\Core\Reckoning\CameTo;
+use JollyPenny\Core\Reckoning\EndOfSeason;
 use JollyPenny\Core\Reckoning\Reckoning;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Shopping\Purchase;
@@ -368,6 +369,11 @@ it('leans on what others of its like did, and weighs hours and what broke', func
     expect($by['minutes']->believed)->toBeNear($weight * 20 + (1 - $weight) * $planned, 1e-9);
     $longer = (new Altered($season))->with($by['minutes']->edits);
     expect((new SeasonCosting($longer))->setup($longer->setups[0])->hours)->toBeNear($by['minutes']->believed, 0.01);
+    // Another answer takes the place of the first, whatever day that was of.
+    $again = Logs::book([...$entries, ['2026-11-27', 'reading', ['job' => 'season-hours', 'amount' => 30.0, 'unit' => 'h', 'corrects' => 'entry-00004']]]);
+    $questions = array_column((new EndOfSeason($books, $again))->questions(), null, 'job');
+    expect($questions['season-hours']->said)->toBe(30.0)->and($questions['season-hours']->entry)->toBe('entry-00006')
+        ->and($questions['broken containers cell72']->said)->toBe(2.0)->and($questions['broken trayware dome']->said)->toBeNull();
     // A gamma prior of ten seasons at the plan's rate, and two broken of those in use.
     $use = $books->containers->durable['cell72'];
     $life = $books->index->containers['cell72']->lifeSeasons;

@@ -3459,7 +3459,7 @@ export interface components {
             earns: number;
             /** @description money */
             per_flat_week: number;
-            /** @description the bench is over-full on some day, and this earns least: the first to give way */
+            /** @description of what stands on the bench on an over-full day this earns least: the first to give way */
             first_out: boolean;
         };
         /** @description What the season came to: planned, step by step with what was written down, and real. *\/ */
@@ -3733,6 +3733,8 @@ export interface components {
             of: number;
             /** @description the last answer; null where there is none */
             said: number | null;
+            /** @description id of its reading, which another answer takes the place of */
+            entry: string | null;
         };
         /** @description Whether to sow a crop again at the full look, how much, until when, and what comes of it. *\/ */
         SowAgain: {

@@ -6,6 +6,7 @@ import { useShortcut } from '../shell/useShortcut';
 import { money, moneyChange, range } from '../words/money';
 import { plural } from '../words/sowing';
 import s from './till.module.css';
+import { useLog } from '../season/useLog';
 
 /** What the last change did to the till; without figures where there is nothing to compare. */
 export interface Last {
@@ -153,7 +154,8 @@ function RefusedLine() {
 /** Whether everything is saved, and the way back. */
 function SavedOrNot() {
   const store = useStore();
-  const { status, waiting, entry } = useSnapshot();
+  const { status, waiting: changes, entry, id } = useSnapshot();
+  const waiting = changes + useLog(id).waiting.length;
   const [undo, redo] = [entry?.history.undo ?? null, entry?.history.redo ?? null];
   useShortcut('z', () => {
     if (undo !== null) store.undo();

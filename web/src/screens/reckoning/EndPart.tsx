@@ -32,7 +32,17 @@ export function EndPart({ season, questions }: { season: number; questions: EndQ
         save={(amount) =>
           amount === null
             ? Promise.resolve()
-            : logbox.write(season, [{ on: today(), kind: 'reading', job: one.job, amount, unit: one.unit }])
+            : logbox.write(season, [
+                {
+                  on: today(),
+                  kind: 'reading',
+                  job: one.job,
+                  amount,
+                  unit: one.unit,
+                  // Whatever day that was of.
+                  ...(one.entry === null ? {} : { corrects: one.entry }),
+                },
+              ])
         }
       />
     </li>
@@ -41,7 +51,7 @@ export function EndPart({ season, questions }: { season: number; questions: EndQ
     <>
       <LogTrouble season={season} />
       {waiting.length > 0 && (
-        <p className="quiet" role="status">
+        <p className="quiet" role="status" data-part="kept-here">
           {waiting.length} kept on this device, sent when the server answers.
         </p>
       )}

@@ -27,7 +27,7 @@ export function WordsPart({ shown }: { shown: OnScreen }) {
       ) : begun?.begun ? (
         <Progress season={shown.id} begun={begun.begun} ended={begun.ended} />
       ) : (
-        <Button data-action="ask-words" onClick={advice.begin}>
+        <Button data-action="ask-words" onClick={advice.begin} loading={works.some(({ asking }) => asking)}>
           Say it in words
         </Button>
       )}

@@ -23,7 +23,7 @@ export function WorkPart(props: Props) {
 }
 
 function Part({ shown, kind, title, ask, sofar, children }: Props) {
-  const { begin, begun, ended, done, why } = useWork(shown.id, shown.setup.id, kind);
+  const { begin, asking, begun, ended, done, why } = useWork(shown.id, shown.setup.id, kind);
   return (
     <section aria-labelledby={`${kind}-title`} data-part={kind}>
       <h2 id={`${kind}-title`}>{title}</h2>
@@ -32,7 +32,7 @@ function Part({ shown, kind, title, ask, sofar, children }: Props) {
       ) : done !== null ? (
         children(done, begin)
       ) : (
-        <Button data-action={`ask-${kind}`} onClick={begin}>
+        <Button data-action={`ask-${kind}`} onClick={begin} loading={asking}>
           {ask}
         </Button>
       )}
