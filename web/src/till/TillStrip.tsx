@@ -154,8 +154,8 @@ function RefusedLine() {
 /** Whether everything is saved, and the way back. */
 function SavedOrNot() {
   const store = useStore();
-  const { status, waiting: changes, entry, id } = useSnapshot();
-  const waiting = changes + useLog(id).waiting.length;
+  const { status, waiting: changes, entry } = useSnapshot();
+  const waiting = changes + useLog(useOnScreen()?.id ?? 0).waiting.length;
   const [undo, redo] = [entry?.history.undo ?? null, entry?.history.redo ?? null];
   useShortcut('z', () => {
     if (undo !== null) store.undo();
