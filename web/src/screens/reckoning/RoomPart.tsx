@@ -47,7 +47,7 @@ function lampWords(lamp: OneMoreLamp, season: Season): string {
   const worth = lamp.a_season >= 0 ? 'earns' : 'costs';
   return (
     `One more of ${lamp.name} (${sum(lamp.price)}): ${room}. ` +
-    `It ${worth} ${sum(lamp.a_season)} a season, ${sum(lamp.over_life)} over its ${Math.round(lamp.life)}.`
+    `It ${worth} ${sum(lamp.a_season)} a season, ${sum(lamp.over_life)} over its ${Math.round(lamp.life)} seasons.`
   );
 }
 
