@@ -40,7 +40,7 @@ it('answers whatever is sent without failing, and leaves no season that cannot b
     fwrite(STDERR, sprintf("\n%d requests, seed %d: %s; slowest %.2f s (%s)\n", $sent, $seed, json_encode($statuses), ...$slowest));
     expect($failures)->toBe([]);
     foreach ($visitors as $one) {
-        foreach ($one->json('GET', '/api/seasons')['seasons'] ?? [] as $line) {
+        foreach ($one->json('/api/seasons')['seasons'] ?? [] as $line) {
             [$status, $answer] = $one->send('GET', "/api/seasons/{$line['id']}");
             expect($status)->toBe(200)->and(json_decode($answer, true)['unreckoned'] ?? false)->toBeFalse();
         }

@@ -60,7 +60,7 @@ it('loses no acknowledged edit when a part is killed, and is back by itself', fu
             $away = $away === 0.0 && $killed > 0.0 ? microtime(true) - $killed : $away;
         } elseif ($status === 409) {
             // It was saved, but the answer never came.
-            $kept = (int) collect($visitor->json('GET', "/api/seasons/{$visitor->season}")['season']['crops'])->firstWhere(
+            $kept = (int) collect($visitor->json("/api/seasons/{$visitor->season}")['season']['crops'])->firstWhere(
                 'id',
                 'copper-kettle',
             )['wanted'];
@@ -72,7 +72,7 @@ it('loses no acknowledged edit when a part is killed, and is back by itself', fu
         }
     }
     fwrite(STDERR, sprintf("\n%s killed: the next edit was acknowledged after %.2f s\n", $part, $away));
-    $season = $visitor->json('GET', "/api/seasons/{$visitor->season}")['season'];
+    $season = $visitor->json("/api/seasons/{$visitor->season}")['season'];
     expect(collect($season['crops'])->firstWhere('id', 'copper-kettle')['wanted'])->toBe($kept)
         ->and(settled('php-fpm: master process'))->toHaveCount(1, 'no master is left over, and one is there')
         ->and(settled('nginx: master process'))->toHaveCount(1);
@@ -113,7 +113,7 @@ it('has the entries of two phones once and in order, though a part is killed and
         }
     }
     expect($killed)->toBeTrue()->and($lost)->toBeGreaterThan(3);
-    $ids = array_column($visitor->json('GET', $path)['entries'], 'id');
+    $ids = array_column($visitor->json($path)['entries'], 'id');
     $expected = [];
     foreach (range(0, 499) as $n) {
         array_push($expected, sprintf('phone-0-%05d', $n), sprintf('phone-1-%05d', $n));

@@ -17,8 +17,8 @@ final class Visitor
     public function __construct()
     {
         $this->jar = (string) tempnam(sys_get_temp_dir(), 'jar');
-        $this->send('GET', '/');
-        $this->season = (int) ($this->json('GET', '/api/seasons')['seasons'][0]['id'] ?? 0);
+        $this->read('/');
+        $this->season = (int) ($this->json('/api/seasons')['seasons'][0]['id'] ?? 0);
     }
 
     /** The same visitor with cookies of their own to write to. */
@@ -53,11 +53,24 @@ final class Visitor
     }
 
     /** @return array<string, mixed> */
-    public function json(string $verb, string $path, mixed $body = null): array
+    public function json(string $path): array
     {
-        [, $answer] = $this->send($verb, $path, $body === null ? null : (string) json_encode($body));
+        return (array) json_decode($this->read($path), true);
+    }
 
-        return (array) json_decode($answer, true);
+    /** What is read is asked for again, for up to 20 s, while a part that was killed is still away, as pages do. */
+    private function read(string $path): string
+    {
+        for ($n = 0; ; $n++) {
+            [$status, $answer] = $this->send('GET', $path);
+            if (! in_array($status, [0, 502, 503, 504], true)) {
+                return $answer;
+            }
+            if ($n === 100) {
+                throw new RuntimeException("No answer to {$path} within 20 s: {$status}");
+            }
+            usleep(200_000);
+        }
     }
 
     private function request(string $verb, string $path, ?string $body): CurlHandle
