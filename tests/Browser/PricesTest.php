@@ -37,3 +37,25 @@ it('writes a price down, says what is wrong, and has no serious accessibility fi
     $this->otherTheme();
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
 })->with([1280, 390]);
+
+it('shows what is written down while the book is still on its way, once', function () {
+    // The first time it is asked for, the answer comes late, and tells of the time before.
+    $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => [
+        'source' => 'const real = window.fetch; window.askedOfBook = 0;
+            window.fetch = async (...asked) => {
+                const [{ url = "", method = "" }] = asked;
+                const first = method === "GET" && url.includes("/api/prices") && window.askedOfBook++ === 0;
+                const answer = await real(...asked);
+                if (first || method === "POST") await new Promise((on) => setTimeout(on, first ? 4000 : 500));
+                return answer;
+            };',
+    ]]);
+    $this->visit('/prices');
+    $this->find('input[name="price-name"]')->sendKeys('Perlite');
+    $this->find('input[name="price-price"]')->sendKeys("18.40\n\n");
+    $this->find('input[name="price-name"]')->sendKeys(' again');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="prices"]'), 'Perlite') ?: null, 'the price');
+    expect($this->find('input[name="price-name"]')->getDomProperty('value'))->toBe('Perlite again');
+    usleep(4_500_000);
+    expect($this->text('[data-part="prices"]'))->toContain('Perlite')->and($this->text('main'))->toMatch('/\b1 price\n/');
+});

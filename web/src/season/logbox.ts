@@ -1,6 +1,7 @@
 import { onlineManager, type QueryClient } from '@tanstack/react-query';
 import { clear, createStore, delMany, entries, set } from 'idb-keyval';
 import { answered, client, words, worthRetrying } from '../api/client';
+import { renew } from '../api/renew';
 import type { components } from '../api/schema.generated';
 import type { LogEntry } from '../api/types';
 
@@ -118,9 +119,7 @@ async function sendOne(items: Waiting[]): Promise<void> {
 }
 
 const tell = (season: number): Promise<unknown> =>
-  Promise.all(
-    ['today', 'trays', 'log'].map((kind) => queries?.invalidateQueries({ queryKey: [kind, season] }).catch(() => undefined)),
-  );
+  Promise.all(['today', 'trays', 'log'].map((kind) => queries && renew(queries, [kind, season]).catch(() => undefined)));
 
 /** Sends what waits, in order, from one window only. */
 async function send(): Promise<void> {

@@ -1,5 +1,6 @@
 import { useMutation, useMutationState, type QueryClient } from '@tanstack/react-query';
 import { answered, client, worthRetrying } from '../api/client';
+import { renew } from '../api/renew';
 import type { NewPurchase, Purchase } from '../api/types';
 
 /** The kind of mutations that say what was bought; kept over a reload, like changes. */
@@ -29,7 +30,7 @@ export function rememberBuying(queries: QueryClient): void {
     retryDelay: RETRY_MS,
     onSettled: (_data, _error, { season }: Buying) => {
       // What was paid moves the reckoning too.
-      for (const kind of ['shopping', 'trays']) void queries.invalidateQueries({ queryKey: [kind, season] });
+      for (const kind of ['shopping', 'trays']) void renew(queries, [kind, season]);
     },
   });
 }

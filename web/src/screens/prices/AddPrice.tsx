@@ -12,6 +12,7 @@ export function AddPrice({ added }: { added: () => void }) {
   const [fields, setFields] = useState({ name: '', price: '', holds: '', unit: '', shop: '', on: today() });
   const [currency, setCurrency] = useState(ownCurrency());
   const [why, setWhy] = useState<string | null>(null);
+  const [sending, setSending] = useState(false);
   const field = (key: keyof typeof fields, label: string, mode?: 'decimal') => (
     <label>
       {label}
@@ -20,17 +21,19 @@ export function AddPrice({ added }: { added: () => void }) {
         inputMode={mode}
         value={fields[key]}
         maxLength={200}
-        onChange={(event) => setFields({ ...fields, [key]: event.target.value })}
+        onChange={(event) => setFields((now) => ({ ...now, [key]: event.target.value }))}
       />
     </label>
   );
   const add = async () => {
+    if (sending) return;
     const price = parseNumber(fields.price, { least: 0, most: 1_000_000_000, kind: 'money' });
     const holds = fields.holds.trim() === '' ? null : parseNumber(fields.holds, { least: 0, most: 1_000_000_000 });
     if (fields.name.trim() === '') return setWhy('Say what it is.');
     if (!price.ok) return setWhy(`The price: ${price.why}`);
     if (holds !== null && !holds.ok) return setWhy(`What a pack holds: ${holds.why}`);
     if (!isDate(fields.on)) return setWhy('Give a date that exists, as year-month-day.');
+    setSending(true);
     try {
       await answered(
         client.POST('/api/prices', {
@@ -46,10 +49,18 @@ export function AddPrice({ added }: { added: () => void }) {
         }),
       );
       setWhy(null);
-      setFields({ ...fields, name: '', price: '', holds: '' });
+      // What was typed meanwhile is the next one's.
+      setFields((now) => ({
+        ...now,
+        name: now.name === fields.name ? '' : now.name,
+        price: now.price === fields.price ? '' : now.price,
+        holds: now.holds === fields.holds ? '' : now.holds,
+      }));
       added();
     } catch (error) {
       setWhy(words(error));
+    } finally {
+      setSending(false);
     }
   };
   return (
@@ -74,7 +85,9 @@ export function AddPrice({ added }: { added: () => void }) {
       {field('unit', 'of (qt, L, seeds…)')}
       {field('shop', 'Shop')}
       {field('on', 'Day')}
-      <Button htmlType="submit">Write it down</Button>
+      <Button htmlType="submit" loading={sending}>
+        Write it down
+      </Button>
       {why !== null && (
         <p className="trouble" role="alert">
           {why}

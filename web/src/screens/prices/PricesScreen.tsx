@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
+import { renew } from '../../api/renew';
 import { shortDay } from '../../words/dates';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
@@ -21,7 +22,7 @@ export function PricesScreen() {
     queryFn: () => answered(client.GET('/api/prices', { params: { query: { find } } })),
     placeholderData: keepPreviousData,
   });
-  const changed = () => void queries.invalidateQueries({ queryKey: ['prices'] });
+  const changed = () => void renew(queries, ['prices']);
   const remove = (price: number) =>
     void answered(client.DELETE('/api/prices/{price}', { params: { path: { price } } })).then(changed, (problem: unknown) =>
       setWhy(words(problem)),
