@@ -265,17 +265,13 @@ abstract class BrowserTestCase extends TestCase
     {
         $before = $this->find('html')->getAttribute('data-scheme');
         $this->find('[data-menu]')->click();
-        // The menu slides in: what lies over its last entry for a moment is waited for.
-        $this->waitFor(function (): ?bool {
-            $items = $this->browser->findElements(WebDriverBy::cssSelector('.ant-dropdown-menu-item'));
-            try {
-                end($items) === false ?: end($items)->click();
-
-                return $items === [] ? null : true;
-            } catch (ElementClickInterceptedException|ElementNotInteractableException) {
-                return null;
-            }
-        }, 'the menu');
+        $this->find('.ant-dropdown-menu-item');
+        // It slides in, and a press in between would meet the entry above the last one.
+        $moves = 'const menu = document.querySelector(".ant-dropdown");
+            return /-(appear|enter)/.test(menu.className) || menu.getAnimations({ subtree: true }).some((one) => one.playState === "running")';
+        $this->waitFor(fn () => ! $this->browser->executeScript($moves) ?: null, 'the menu to stand still');
+        $items = $this->browser->findElements(WebDriverBy::cssSelector('.ant-dropdown-menu-item'));
+        $items[count($items) - 1]->click();
         $this->waitFor(fn () => $this->find('html')->getAttribute('data-scheme') !== $before ?: null, 'the other colours');
         usleep(400_000);
     }
