@@ -17,6 +17,16 @@ $primary = [
     'options' => [PDO::ATTR_PERSISTENT => (bool) env('DB_PERSISTENT', false)],
 ];
 
+// A worker waits 5 s for its next job, and nobody much longer for a Redis that is gone.
+$redis = [
+    'host' => env('REDIS_HOST', '127.0.0.1'),
+    'port' => env('REDIS_PORT', '6379'),
+    'password' => env('REDIS_PASSWORD'),
+    'timeout' => 2.0,
+    'read_timeout' => 8.0,
+    'max_retries' => 1,
+];
+
 return [
     'default' => 'pgsql',
     'connections' => [
@@ -24,6 +34,12 @@ return [
         // What lists and exports may be read from, where there is one.
         'standby' => [...$primary, 'host' => env('DB_STANDBY_HOST'), 'port' => env('DB_STANDBY_PORT', $primary['port']),
             'database' => env('DB_STANDBY_DATABASE', $primary['database'])],
+    ],
+    'redis' => [
+        'client' => 'phpredis',
+        'options' => ['prefix' => 'jolly-penny-'],
+        'default' => [...$redis, 'database' => '0'],
+        'cache' => [...$redis, 'database' => '1'],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],
 ];

@@ -54,7 +54,7 @@ make_settings() {
   local setting
   for setting in ONE="${ADDRESS_OF[one]}" TWO="${ADDRESS_OF[two]}" THREE="${ADDRESS_OF[three]}" NETWORK=10.77.0.0/24 \
     ADDRESS="http://${ADDRESS_OF[three]}" 'FRONT_BIND=*:80' POSTGRES_PASSWORD="$(secret)" REPLICATION_PASSWORD="$(secret)" \
-    DATABASE_PASSWORD="$(secret)" APP_KEY="base64:$(head -c 32 /dev/urandom | base64)"; do
+    DATABASE_PASSWORD="$(secret)" ${redis:+STATE=redis LIMITS=redis} APP_KEY="base64:$(head -c 32 /dev/urandom | base64)"; do
     sed -i "s|^${setting%%=*}=.*|$setting|" "$JOLLY_DRILL/site.env"
   done
   for setting in ETC=etc DATA=data RUN=run LOG=log; do sed -i "s|^${setting%%=*}=.*|${setting%%=*}=$HERE/${setting#*=}|" "$JOLLY_DRILL/site.env"; done
