@@ -124,7 +124,7 @@ final readonly class Changes
             $light = $this->books->index->lights[$id];
             $best = BestHour::of($light, $tariff, 1.0);
             if ($best !== null) {
-                yield new Change('hour', null, "{$light->name} from {$best->on_at}, the same {$light->hoursPerDay} hours",
+                yield new Change('hour', null, "Run {$light->name} from {$best->on_at}, the same {$light->hoursPerDay} hours",
                     [['path' => ['lights', $id, 'on_at'], 'to' => $best->on_at]]);
             }
             yield new Change('lamp_out', null, "Do without {$light->name}",

@@ -77,7 +77,7 @@ final readonly class Savings
                 if ($one->crop !== null && $one->crop === $other->crop) {
                     continue;
                 }
-                $pair = $this->weigh('pair', null, "{$one->words}, and {$other->words}", [...$one->edits, ...$other->edits]);
+                $pair = $this->weigh('pair', null, "{$one->words}, and ".lcfirst($other->words), [...$one->edits, ...$other->edits]);
                 // Those that only work together: more than both by themselves.
                 if ($pair !== null && $pair->saves >= $one->saves + $other->saves + self::LEAST) {
                     $pairs[] = [$pair, [$one->words, $other->words]];

@@ -64,3 +64,20 @@ it('shows it on a phone, says where nothing is known, and begins the next season
     $this->find('[data-part="bridge"]');
     expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
 });
+
+it('says it in words that can be read aloud, with the figures the season has', function () {
+    $path = May::open($this, 'reckoning');
+    $this->click('[data-action="ask-words"]');
+    $said = $this->waitFor(fn () => $this->text('[data-part="said"]') ?: null, 'the words', 60);
+    $result = array_column($this->api("/api{$path}?setup=bench")['result']['setups'], null, 'id')['bench'];
+    $coins = fn (float $amount): string => number_format($amount * 100, 1).'¢';
+    // What the season plays to is checked in the core; here, that the words have it whole and in the right places.
+    expect($said)->toContain("A finished plant costs {$coins($result['per_finished'])}, at the nursery {$coins($result['nursery_per_plant'])};")
+        ->toContain(sprintf('the season costs $%.2f, $%.2f of it at the till now', $result['cost'], $result['cash_now']))
+        ->toContain(sprintf('Growing keeps $%.2f against buying', $result['keep']))
+        ->toContain('Cheaper bought: Copper Kettle and Long Day Amber.')->toContain('In a bad one it is ')
+        ->toMatch('/What saves most: raise .* \(\$\d+\.\d\d\);/')->not->toContain('and Raise')
+        ->toMatch('/Measure or ask first: .+\. Were a bought plant to cost less than \d+\.\d¢, buying would win\./')
+        ->and(str_word_count($said))->toBeLessThan(250, 'half a page');
+    expect($this->overflows())->toBeFalse();
+});

@@ -73,7 +73,7 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
         <p>
           Of ten seasons eight give {Math.round(sure.useful.low ?? 0)} to {Math.round(sure.useful.high ?? 0)} plants, at{' '}
           {each(sure.per_finished.low)} to {each(sure.per_finished.high)} each
-          {sure.p_keep !== null && `; growing saves something in ${odds(sure.p_keep)}`}.
+          {sure.p_keep !== null && `; the odds that growing saves something are ${odds(sure.p_keep)}`}.
           {bad && ` In a bad one it is ${Math.round(bad.useful)} plants at ${each(bad.per_finished)}.`}
         </p>
       )}
