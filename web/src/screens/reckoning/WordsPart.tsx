@@ -60,7 +60,8 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
         With “{setup.name}” you grow {listed(grown)}
         {bought.length > 0 && ` and buy ${listed(bought)}`}. A finished plant costs {each(result.per_finished)}
         {result.nursery_per_plant === null ? '' : `, at the nursery ${each(result.nursery_per_plant)}`}; the season costs{' '}
-        {sum(result.cost)}, {sum(result.cash_now)} of it at the till now.
+        {sum(result.cost)}, and at the till {sum(result.cash_now)} is paid now
+        {result.cash_now > result.cost && ', also for what lasts for years'}.
         {result.keep !== null && ` Growing ${result.keep >= 0 ? 'keeps' : 'costs'} ${sum(Math.abs(result.keep))} against buying.`}
         {better.length > 0 && ` Cheaper bought: ${listed(better)}.`}
       </p>
