@@ -6,10 +6,12 @@ use App\Http\Middleware\ContentSecurityPolicy;
 use App\Http\Middleware\GardenAtOnce;
 use App\Http\Middleware\NoCookieOnRefusal;
 use App\Http\Middleware\PlainText;
+use App\Http\Middleware\SamePassword;
 use App\Http\Middleware\SecureTransport;
 use App\Http\Problem;
 use App\Http\TrustedHosts;
 use App\Seasons\RevisionConflict;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -30,7 +32,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->trustHosts(at: fn (): array => TrustedHosts::patterns(), subdomains: false);
         $middleware->trustProxies(at: explode(',', (string) env('TRUSTED_PROXIES', '')));
         $middleware->prepend([PlainText::class, SecureTransport::class]);
-        $middleware->web(prepend: [NoCookieOnRefusal::class], append: [ContentSecurityPolicy::class, GardenAtOnce::class]);
+        $middleware->web(prepend: [NoCookieOnRefusal::class], append: [ContentSecurityPolicy::class, SamePassword::class, GardenAtOnce::class]);
+        // Whose session has ended is nobody before it is asked who that is.
+        $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: SamePassword::class);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([InvalidSeason::class, RevisionConflict::class]);

@@ -7,9 +7,10 @@ use App\Mail\Mailbox;
 use App\Models\Season;
 use App\Models\User;
 use App\Seasons\DemoSeason;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Str;
 
 const SECRET = 'a long enough secret';
 
@@ -96,27 +97,37 @@ it('forgets failed tries once somebody is in', function () {
     }
 });
 
-it('ends every other session with a new password', function (string $way) {
+it('ends every other session with a new password, wherever sessions lie', function (string $way, string $driver) {
+    config(['session.driver' => $driver]);
     $user = account();
-    foreach (['elsewhere' => $user->id, 'somebody-else' => account('fern@example.org')->id] as $id => $owner) {
-        DB::table('sessions')->insert(['id' => $id, 'user_id' => $owner, 'payload' => '', 'last_activity' => time()]);
-    }
+    account('fern@example.org');
+    // Each browser with a session of its own, and what a page of it is answered.
+    $signIn = function (string $email): string {
+        Auth::forgetGuards();
+        session()->flush();
+        session()->setId(Str::random(40));
+        $this->withCredentials()->withCookie('jolly_penny', session()->getId())->postJson('/api/session', ['email' => $email, 'password' => SECRET])->assertOk();
+
+        return session()->getId();
+    };
+    $asks = function (string $session): int {
+        Auth::forgetGuards();
+
+        return $this->withCredentials()->withCookie('jolly_penny', $session)->getJson('/api/seasons')->getStatusCode();
+    };
+    [$elsewhere, $idle, $other, $here] = [$signIn('mossy@example.org'), $signIn('mossy@example.org'), $signIn('fern@example.org'), $signIn('mossy@example.org')];
+    expect([$asks($elsewhere), $asks($other), $asks($here)])->toBe([200, 200, 200]);
     if ($way === 'changed') {
-        $this->actingAs($user)
-            ->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])
-            ->assertOk();
+        Auth::forgetGuards();
+        $this->withCredentials()->withCookie('jolly_penny', $here)
+            ->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])->assertOk();
+        $here = session()->getId();
     } else {
-        $token = Password::createToken($user);
-        $this->postJson('/api/password/reset', [
-            'email' => $user->email,
-            'token' => $token,
-            'password' => 'another long secret',
-        ])->assertNoContent();
+        $this->withCookies([])->postJson('/api/password/reset', ['email' => $user->email, 'token' => Password::createToken($user),
+            'password' => 'another long secret'])->assertNoContent();
     }
-    expect(DB::table('sessions')->pluck('id')->all())
-        ->not->toContain('elsewhere')
-        ->toContain('somebody-else');
-})->with(['changed', 'reset']);
+    expect([$asks($elsewhere), $asks($idle), $asks($other)])->toBe([401, 401, 200])->and($asks($here))->toBe($way === 'changed' ? 200 : 401);
+})->with(['changed', 'reset'])->with(['database', 'file']);
 
 it('signs out', function () {
     $this->actingAs(account());

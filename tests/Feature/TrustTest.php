@@ -216,11 +216,14 @@ it('tells who looks after the machine, and nobody else, how it does', function (
     $this->get('/metrics')->assertNotFound();
     config(['jolly.metrics_token' => 'a token of the operator']);
     $this->withToken('another')->get('/metrics')->assertNotFound();
+    config(['queue.default' => 'database']);
+    DoWork::dispatch(0);
     $page = (string) $this->withToken('a token of the operator')->get('/metrics')->assertOk()->getContent();
     // Prometheus text format 0.0.4: comment lines, then name and value.
     foreach (array_filter(explode("\n", $page)) as $line) {
         expect(preg_match('/^(# (HELP|TYPE) jolly_\w+ .+|jolly_\w+ \d+(\.\d+)?)$/', $line))->toBe(1, $line);
     }
+    expect($page)->toContain("\njolly_jobs_waiting 1\n");
 });
 
 it('starts no garden for a browser\'s own questions', function () {

@@ -14,7 +14,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 use OpenApi\Attributes as OA;
 
@@ -70,10 +69,6 @@ final class AccountController
         $user = $this->gardener->user();
         abort_if($user->trial, 409, 'Keep this garden with an e-mail and a password first.');
         if ($request->filled('password')) {
-            DB::table('sessions')
-                ->where('user_id', $user->id)
-                ->where('id', '<>', $request->session()->getId())
-                ->delete();
             $user->update(['password' => $request->string('password')->value()]);
             Password::deleteToken($user);
         }

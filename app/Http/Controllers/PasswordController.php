@@ -8,7 +8,6 @@ use App\Jobs\SendResetLink;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Validation\Rules\Password as Strength;
 use Illuminate\Validation\ValidationException;
@@ -57,7 +56,6 @@ final class PasswordController
             ['email' => mb_strtolower(trim($input['email'])), 'token' => $input['token'], 'password' => $input['password']],
             function (User $user, string $password): void {
                 $user->update(['password' => $password]);
-                DB::table('sessions')->where('user_id', $user->id)->delete();
             },
         );
         if ($status !== Password::PASSWORD_RESET) {
