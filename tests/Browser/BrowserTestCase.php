@@ -191,6 +191,32 @@ abstract class BrowserTestCase extends TestCase
         $code === 0 ?: throw new RuntimeException(implode("\n", $said));
     }
 
+    /**
+     * A slow server, for pages opened from now on: such answers come that much later, and tell of when they were asked for.
+     *
+     * @param  int  $times  how many of them on each page
+     */
+    public function answersLate(string $method, string $path, int $milliseconds, int $times = 1000): void
+    {
+        $source = sprintf(
+            'const askFirst = window.fetch; let late = %d; window.fetch = async (...asked) => {
+                const [{ url = "", method = "" }] = asked;
+                const isLate = method === %s && url.includes(%s) && late-- > 0;
+                const answer = await askFirst(...asked);
+                if (isLate) await new Promise((on) => setTimeout(on, %d));
+                return answer;
+            };',
+            $times,
+            json_encode($method),
+            json_encode($path, JSON_UNESCAPED_SLASHES),
+            $milliseconds,
+        );
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
+            'params' => ['source' => "{ {$source} }"],
+        ]);
+    }
+
     /** Until code and answers are kept on the device. */
     public function untilKept(): void
     {

@@ -39,17 +39,8 @@ it('writes a price down, says what is wrong, and has no serious accessibility fi
 })->with([1280, 390]);
 
 it('shows what is written down while the book is still on its way, once', function () {
-    // The first time it is asked for, the answer comes late, and tells of the time before.
-    $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.addScriptToEvaluateOnNewDocument', 'params' => [
-        'source' => 'const real = window.fetch; window.askedOfBook = 0;
-            window.fetch = async (...asked) => {
-                const [{ url = "", method = "" }] = asked;
-                const first = method === "GET" && url.includes("/api/prices") && window.askedOfBook++ === 0;
-                const answer = await real(...asked);
-                if (first || method === "POST") await new Promise((on) => setTimeout(on, first ? 4000 : 500));
-                return answer;
-            };',
-    ]]);
+    $this->answersLate('GET', '/api/prices', 4000, 1);
+    $this->answersLate('POST', '/api/prices', 500);
     $this->visit('/prices');
     $this->find('input[name="price-name"]')->sendKeys('Perlite');
     $this->find('input[name="price-price"]')->sendKeys("18.40\n\n");

@@ -33,6 +33,24 @@ it('ticks off what was bought at its price, and what comes to at the till follow
     expect($this->text('[data-sum="now"]'))->toBe($now)->and($this->consoleErrors())->toBe([]);
 })->with([1280, 390]);
 
+it('knows what was written down at once, however slow the server is', function () {
+    $this->answersLate('GET', '/shopping', 3000);
+    $this->answersLate('PUT', '/purchases/', 200);
+    openShopping($this);
+    $this->click('input[name="tick-supply-starter"]');
+    $field = (string) $this->find('[data-item="supply-starter"] input[name$=".shop"]')->getAttribute('name');
+    $this->type($field, 'Corner shop');
+    // It is sent by now, and the list is not back.
+    usleep(1_500_000);
+    expect($this->browser->findElement(WebDriverBy::cssSelector("input[name='{$field}']"))->getDomProperty('value'))->toBe('Corner shop');
+    $this->click('input[name="tick-seed-tom-copper"]');
+    expect($this->find('[data-item="seed-tom-copper"] input[name$=".shop"]')->getAttribute('value'))->toBe('Corner shop');
+    $this->click('[data-item="supply-starter"] [data-action="unbuy"]');
+    usleep(600_000);
+    expect($this->browser->findElements(WebDriverBy::cssSelector('[data-item="supply-starter"] [data-purchase]')))->toBe([]);
+    $this->waitFor(fn () => $this->text('[data-sum="paid"]') === '$3.95' ?: null, 'the server to have it so');
+});
+
 it('plans with what was bought instead, and the till says what that did', function () {
     openShopping($this);
     $this->click('input[name="tick-supply-potting"]');

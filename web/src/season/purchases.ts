@@ -1,7 +1,7 @@
 import { useMutation, useMutationState, type QueryClient } from '@tanstack/react-query';
 import { answered, client, worthRetrying } from '../api/client';
 import { renew } from '../api/renew';
-import type { NewPurchase, Purchase } from '../api/types';
+import type { NewPurchase, Purchase, ShoppingState } from '../api/types';
 
 /** The kind of mutations that say what was bought; kept over a reload, like changes. */
 export const BUY = 'buy';
@@ -28,6 +28,12 @@ export function rememberBuying(queries: QueryClient): void {
     mutationFn: send,
     retry: (_, error) => worthRetrying(error),
     retryDelay: RETRY_MS,
+    // Known at once, not only with the next answer: what is ticked meanwhile was bought in the same shop.
+    onSuccess: (_token, buying: Buying) =>
+      queries.setQueriesData<ShoppingState>(
+        { queryKey: ['shopping', buying.season] },
+        (known) => known && { ...known, purchases: withWaiting(known.purchases, [buying]) },
+      ),
     onSettled: (_data, _error, { season }: Buying) => {
       // What was paid moves the reckoning too.
       for (const kind of ['shopping', 'trays']) void renew(queries, [kind, season]);
