@@ -76,14 +76,7 @@ final class EnergyBook implements Book
     /** Money on the electricity bill: light, heat and appliances of all crops, without the credit for heat. */
     public function bill(): float
     {
-        $bill = 0.0;
-        foreach (array_keys($this->plans) as $crop) {
-            foreach ($this->heads($crop) as $head => $cost) {
-                $bill += Head::from($head)->isElectricity() ? $cost : 0.0;
-            }
-        }
-
-        return $bill;
+        return $this->ofAll(PlaceEnergy::COST) + $this->meanRate * array_sum(array_column($this->supplies, 'mixingKwh'));
     }
 
     public function heads(int $crop): array
@@ -129,14 +122,20 @@ final class EnergyBook implements Book
 
     public function total(): float
     {
-        $total = 0.0;
+        return $this->bill() + $this->ofAll(PlaceEnergy::CREDIT);
+    }
+
+    /** @param  PlaceEnergy::COST|PlaceEnergy::CREDIT  $figure */
+    private function ofAll(int $figure): float
+    {
+        $sum = 0.0;
         foreach ($this->places as $energy) {
             foreach ($energy->totals as $figures) {
-                $total += $figures[PlaceEnergy::COST] + $figures[PlaceEnergy::CREDIT];
+                $sum += $figures[$figure];
             }
         }
 
-        return $total + $this->meanRate * array_sum(array_column($this->supplies, 'mixingKwh'));
+        return $sum;
     }
 
     /**
