@@ -213,7 +213,9 @@ $(lan_server "$instance" "$code" "$dir")
 }
 CONF
   # The master leaves its supervisor's group, so that it is known by its name alone.
-  service "$instance" php-fpm "end_named 'php-fpm: master process .$dir/php-fpm.conf'; end_named '$named'; rm -f '$dir/run/edits.sock' '$dir/run/reckoning.sock'; exec php-fpm8.2 -F $JIT -y '$dir/php-fpm.conf'" QUIT
+  service "$instance" php-fpm "end_named 'php-fpm: master process .$dir/php-fpm.conf'; end_named '$named'
+rm -f '$dir/run/edits.sock' '$dir/run/reckoning.sock'
+exec php-fpm8.2 -F $JIT -y '$dir/php-fpm.conf'" QUIT
   echo "$named" >"$(services_of "$instance")/php-fpm/named"
   service "$instance" nginx "exec /usr/sbin/nginx -p '$dir' -c '$dir/nginx.conf'" QUIT
   chmod 644 "$dir"/*.conf
@@ -231,7 +233,8 @@ work_services() {
   local php="cd /; exec $drop env JOLLY_INSTANCE=$instance JOLLY_VAR='$VAR' php"
   # The queue's workers end after an hour, against leaks, and are started again.
   service "$instance" letters "$php \"\$(readlink -f '$code')/artisan\" queue:work --queue=default --tries=8 --sleep=3 --max-time=3600"
-  service "$instance" work "$php -d memory_limit=512M -d opcache.enable_cli=1 $JIT \"\$(readlink -f '$code')/artisan\" queue:work --queue=work --sleep=0.2 --timeout=320 --max-time=3600"
+  service "$instance" work "$php -d memory_limit=512M -d opcache.enable_cli=1 $JIT \
+\"\$(readlink -f '$code')/artisan\" queue:work --queue=work --sleep=0.2 --timeout=320 --max-time=3600"
   service "$instance" schedule "$php \"\$(readlink -f '$code')/artisan\" schedule:work"
 }
 

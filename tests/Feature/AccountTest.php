@@ -106,7 +106,8 @@ it('ends every other session with a new password, wherever sessions lie', functi
         Auth::forgetGuards();
         session()->flush();
         session()->setId(Str::random(40));
-        $this->withCredentials()->withCookie('jolly_penny', session()->getId())->postJson('/api/session', ['email' => $email, 'password' => SECRET])->assertOk();
+        $this->withCredentials()->withCookie('jolly_penny', session()->getId())
+            ->postJson('/api/session', ['email' => $email, 'password' => SECRET])->assertOk();
 
         return session()->getId();
     };
@@ -115,7 +116,8 @@ it('ends every other session with a new password, wherever sessions lie', functi
 
         return $this->withCredentials()->withCookie('jolly_penny', $session)->getJson('/api/seasons')->getStatusCode();
     };
-    [$elsewhere, $idle, $other, $here] = [$signIn('mossy@example.org'), $signIn('mossy@example.org'), $signIn('fern@example.org'), $signIn('mossy@example.org')];
+    $mossy = fn (): string => $signIn('mossy@example.org');
+    [$elsewhere, $idle, $other, $here] = [$mossy(), $mossy(), $signIn('fern@example.org'), $mossy()];
     expect([$asks($elsewhere), $asks($other), $asks($here)])->toBe([200, 200, 200]);
     if ($way === 'changed') {
         Auth::forgetGuards();

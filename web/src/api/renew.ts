@@ -1,7 +1,14 @@
 import type { QueryClient, QueryKey } from '@tanstack/react-query';
 
-/** Asks anew after a change. What is on its way for the first time may have been read before it, and is given up. */
-export async function renew(queries: QueryClient, queryKey: QueryKey): Promise<void> {
-  await queries.cancelQueries({ queryKey });
-  await queries.invalidateQueries({ queryKey });
+/**
+ * Asks anew after a change. What is on its way for the first time may have been read before it, and is given up. What then cannot be had
+ * is said where it is shown.
+ */
+export async function renew(queries: QueryClient, ...keys: QueryKey[]): Promise<void> {
+  await Promise.all(
+    keys.map(async (queryKey) => {
+      await queries.cancelQueries({ queryKey });
+      await queries.invalidateQueries({ queryKey });
+    }),
+  );
 }

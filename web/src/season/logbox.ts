@@ -114,12 +114,13 @@ async function sendOne(items: Waiting[]): Promise<void> {
     store,
   ).catch(() => undefined);
   // Shown as written until the answer shows it too.
-  if (batch().every((one) => items.includes(one))) await tell(season);
+  if (queries && batch().every((one) => items.includes(one))) await renewLog(queries, season);
   await drop(good);
 }
 
-const tell = (season: number): Promise<unknown> =>
-  Promise.all(['today', 'trays', 'log'].map((kind) => queries && renew(queries, [kind, season]).catch(() => undefined)));
+/** What the log moves is asked for anew. */
+export const renewLog = (client: QueryClient, season: number): Promise<void> =>
+  renew(client, ['today', season], ['trays', season], ['log', season]);
 
 /** Sends what waits, in order, from one window only. */
 async function send(): Promise<void> {

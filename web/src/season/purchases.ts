@@ -34,10 +34,8 @@ export function rememberBuying(queries: QueryClient): void {
         { queryKey: ['shopping', buying.season] },
         (known) => known && { ...known, purchases: withWaiting(known.purchases, [buying]) },
       ),
-    onSettled: (_data, _error, { season }: Buying) => {
-      // What was paid moves the reckoning too.
-      for (const kind of ['shopping', 'trays']) void renew(queries, [kind, season]);
-    },
+    // What was paid moves the reckoning too, which goes with the trays.
+    onSettled: (_data, _error, { season }: Buying) => void renew(queries, ['shopping', season], ['trays', season]),
   });
 }
 

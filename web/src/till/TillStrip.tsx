@@ -5,8 +5,8 @@ import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
 import { useShortcut } from '../shell/useShortcut';
 import { money, moneyChange, range } from '../words/money';
 import { plural } from '../words/sowing';
-import s from './till.module.css';
 import { useLog } from '../season/useLog';
+import s from './till.module.css';
 
 /** What the last change did to the till; without figures where there is nothing to compare. */
 export interface Last {

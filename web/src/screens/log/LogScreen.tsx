@@ -2,9 +2,8 @@ import { useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answered, client, words } from '../../api/client';
-import { renew } from '../../api/renew';
 import { coded } from '../../files/coded';
-import { logbox } from '../../season/logbox';
+import { logbox, renewLog } from '../../season/logbox';
 import type { OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
 import { DoingPage } from '../../shell/DoingPage';
@@ -127,7 +126,7 @@ function FromTable({ season }: { season: number }) {
         words: `${answer.rows} ${plural(answer.rows, 'line')} read, ${answer.new} ${plural(answer.new, 'entry', 'entries')} new.`,
         faults: answer.faults,
       });
-      for (const kind of ['log', 'today', 'trays']) void renew(queries, [kind, season]);
+      void renewLog(queries, season);
     } catch (error) {
       say({ words: words(error), faults: [] });
     }

@@ -7,8 +7,8 @@ import { Progress } from '../../season/Progress';
 import { useStore } from '../../season/SeasonContext';
 import { money, moneyChange, moneySign } from '../../words/money';
 import { plural } from '../../words/sowing';
-import s from './shopping.module.css';
 import { NOT_WORKED_OUT } from '../../words/work';
+import s from './shopping.module.css';
 
 type Budget = NonNullable<Work['budget']>;
 type Step = Budget['steps'][number];
