@@ -19,6 +19,15 @@ abstract class FeatureTestCase extends TestCase
 
     private bool $asked = false;
 
+    /** Each process of a parallel run has an instance with a database of its own (bin/test makes them). */
+    public function createApplication()
+    {
+        $process = (int) getenv('TEST_TOKEN');
+        putenv('JOLLY_INSTANCE=feature'.($process > 1 ? $process : ''));
+
+        return parent::createApplication();
+    }
+
     protected function setUp(): void
     {
         parent::setUp();

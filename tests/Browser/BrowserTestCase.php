@@ -16,26 +16,90 @@ use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\TestCase;
 use RuntimeException;
+use stdClass;
+use Throwable;
 
-/** A real Chromium on the served application; every test is a new visitor with a garden of its own. */
+/**
+ * A real Chromium on the served application; every test is a new visitor with a garden of its own. The browser stays open from test to
+ * test, because starting one takes longer than most tests; what a visitor leaves behind in it is cleared.
+ */
 abstract class BrowserTestCase extends TestCase
 {
     public RemoteWebDriver $browser;
 
     private int $width = 1280;
 
-    /** Where ChromeDriver listens: one for all tests, each of which has a browser of its own. */
+    /** Where ChromeDriver listens: one for all tests of a process. */
     private static ?int $port = null;
+
+    private static ?RemoteWebDriver $open = null;
+
+    /** @var list<string> scripts that run on each page of this test */
+    private array $scripts = [];
 
     protected function setUp(): void
     {
         self::$port ??= $this->driver();
-        $this->open(self::$port, 1280, 800);
+        self::$open ??= $this->open(self::$port, 1280, 800);
+        $this->browser = self::$open;
     }
 
     protected function tearDown(): void
     {
-        isset($this->browser) && $this->browser->quit();
+        if (! isset($this->browser)) {
+            return;
+        }
+        try {
+            $this->clear();
+        } catch (Throwable) {
+            // A browser that cannot be cleared is closed; the next test opens another.
+            self::close();
+        }
+    }
+
+    /** As a browser that was never here, except for its cache of files. */
+    private function clear(): void
+    {
+        [$first, $others] = [$this->browser->getWindowHandles()[0], array_slice($this->browser->getWindowHandles(), 1)];
+        foreach ($others as $window) {
+            $this->browser->switchTo()->window($window)->close();
+        }
+        $this->browser->switchTo()->window($first);
+        $this->browser->get('about:blank');
+        foreach ($this->scripts as $script) {
+            $this->devTools('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => $script]);
+        }
+        $this->devTools('Network.setBlockedURLs', ['urls' => []]);
+        $this->devTools('Network.emulateNetworkConditions', [
+            'offline' => false, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1,
+        ]);
+        $this->devTools('Storage.clearDataForOrigin', ['origin' => $this->url(), 'storageTypes' => 'all']);
+        $this->devTools('Network.clearBrowserCookies');
+        $this->devTools('Emulation.clearDeviceMetricsOverride');
+        $this->devTools('Emulation.setEmulatedMedia', ['media' => '', 'features' => []]);
+        $this->browser->manage()->getLog('browser');
+    }
+
+    private static function close(): void
+    {
+        try {
+            self::$open?->quit();
+        } catch (Throwable) {
+            // It is gone already.
+        }
+        self::$open = null;
+    }
+
+    /**
+     * @param  array<string, mixed>  $parameters
+     * @return mixed what Chromium's developer tools answer
+     */
+    public function devTools(string $command, array $parameters = []): mixed
+    {
+        return $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => $command,
+            'params' => $parameters === [] ? new stdClass() : $parameters,
+        ]);
     }
 
     private function driver(): int
@@ -44,7 +108,10 @@ abstract class BrowserTestCase extends TestCase
         $nothing = ['file', '/dev/null', 'w'];
         $driver = proc_open(['/usr/bin/chromedriver', "--port={$port}"], [1 => $nothing, 2 => $nothing], $pipes)
             ?: throw new RuntimeException('ChromeDriver did not start.');
-        register_shutdown_function(fn (): bool => proc_terminate($driver));
+        register_shutdown_function(function () use ($driver): void {
+            self::close();
+            proc_terminate($driver);
+        });
 
         return $port;
     }
@@ -52,9 +119,8 @@ abstract class BrowserTestCase extends TestCase
     public function visit(string $path = '/', int $width = 1280, int $height = 800): void
     {
         $this->width = $width;
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => 'Emulation.setDeviceMetricsOverride',
-            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500],
+        $this->devTools('Emulation.setDeviceMetricsOverride', [
+            'width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500,
         ]);
         $this->browser->get($this->url().$path);
     }
@@ -69,7 +135,15 @@ abstract class BrowserTestCase extends TestCase
 
     public function url(): string
     {
-        return getenv('JOLLY_URL') ?: throw new RuntimeException('Browser tests are run by bin/test, which serves the application.');
+        return getenv('JOLLY_URL'.$this->serving()) ?: throw new RuntimeException('Browser tests are run by bin/test, which serves the application.');
+    }
+
+    /** Each process of a parallel run has an application of its own, so that one can stop its server and disturb nobody. */
+    private function serving(): string
+    {
+        $process = (int) getenv('TEST_TOKEN');
+
+        return $process > 1 ? (string) $process : '';
     }
 
     /** Waits until the selector finds something. */
@@ -184,7 +258,7 @@ abstract class BrowserTestCase extends TestCase
     public function server(bool $up): void
     {
         exec(
-            'sv -w 10 '.($up ? 'up ' : 'force-stop ').escapeshellarg(__DIR__.'/../../var/test/service/nginx').' 2>&1',
+            'sv -w 10 '.($up ? 'up ' : 'force-stop ').escapeshellarg(dirname(__DIR__, 2)."/var/test{$this->serving()}/service/nginx").' 2>&1',
             $said,
             $code,
         );
@@ -211,10 +285,7 @@ abstract class BrowserTestCase extends TestCase
             json_encode($path, JSON_UNESCAPED_SLASHES),
             $milliseconds,
         );
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => 'Page.addScriptToEvaluateOnNewDocument',
-            'params' => ['source' => "{ {$source} }"],
-        ]);
+        $this->scripts[] = (string) $this->devTools('Page.addScriptToEvaluateOnNewDocument', ['source' => "{ {$source} }"])['identifier'];
     }
 
     /** Until code and answers are kept on the device. */
@@ -324,7 +395,7 @@ abstract class BrowserTestCase extends TestCase
         return is_array($found) ? array_values(array_filter($found, is_string(...))) : ['axe did not answer'];
     }
 
-    private function open(int $port, int $width, int $height): void
+    private function open(int $port, int $width, int $height): RemoteWebDriver
     {
         $options = new ChromeOptions();
         $options->addArguments([
@@ -343,7 +414,7 @@ abstract class BrowserTestCase extends TestCase
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
-        $this->browser = $this->waitFor(
+        $browser = $this->waitFor(
             function () use ($port, $capabilities): ?RemoteWebDriver {
                 try {
                     return RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 10_000, 60_000);
@@ -354,7 +425,9 @@ abstract class BrowserTestCase extends TestCase
             'ChromeDriver',
             30,
         );
-        $this->browser->manage()->timeouts()->setScriptTimeout(30);
+        $browser->manage()->timeouts()->setScriptTimeout(30);
+
+        return $browser;
     }
 
     private function freePort(): int

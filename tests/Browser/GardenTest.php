@@ -80,10 +80,7 @@ it('says that a season was deleted elsewhere, and has it back', function () {
 it('names the figures of the till by what they are, and says the new price once, after a pause', function () {
     $this->openList();
     $this->find('[data-crop="copper-kettle"]');
-    $tree = $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-        'cmd' => 'Accessibility.getFullAXTree',
-        'params' => new stdClass(),
-    ]);
+    $tree = $this->devTools('Accessibility.getFullAXTree');
     $names = [];
     foreach ($tree['nodes'] as $node) {
         ($node['role']['value'] ?? '') !== 'button' || $names[] = $node['name']['value'] ?? '';
@@ -201,10 +198,7 @@ it('opens every screen without a connection, once it has had one', function () {
     $this->visit();
     $this->find('[data-part="stack-svg"]');
     usleep(4_500_000);
-    $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-        'cmd' => 'Network.emulateNetworkConditions',
-        'params' => ['offline' => true, 'latency' => 0, 'downloadThroughput' => 0, 'uploadThroughput' => 0],
-    ]);
+    $this->devTools('Network.emulateNetworkConditions', ['offline' => true, 'latency' => 0, 'downloadThroughput' => 0, 'uploadThroughput' => 0]);
     foreach (['raising' => 'Two per cell', 'list' => 'Twelve crops', 'calendar' => 'from seed to bed'] as $screen => $says) {
         $this->click("a[href\$=\"/{$screen}\"]");
         $shown = $this->waitFor(fn () => str_contains((string) $this->browser->executeScript(

@@ -107,13 +107,13 @@ it('draws a page anew that broke on what the device kept', function () {
                 known.transaction.oncomplete = () => { db.close(); done(); }; }; };',
     );
     // No answer comes in time to hide it.
-    $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.enable', 'params' => new stdClass()]);
-    $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.setBlockedURLs', 'params' => ['urls' => ['*/compare']]]);
+    $this->devTools('Network.enable');
+    $this->devTools('Network.setBlockedURLs', ['urls' => ['*/compare']]);
     $this->visit(str_replace('/compare', '/bench', $path));
     $this->find('[data-part="gear"]');
     $this->click('a[href$="/compare"]');
     $this->waitFor(fn () => str_contains($this->text('main'), 'could not be drawn') ?: null, 'it to say so', 20);
-    $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.setBlockedURLs', 'params' => ['urls' => []]]);
+    $this->devTools('Network.setBlockedURLs', ['urls' => []]);
     $this->waitFor(fn () => $this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('[data-part="stack-svg"]')) !== [] ?: null, 'the page anew', 25);
     expect($this->text('h1'))->not->toBe('This page broke');
 });

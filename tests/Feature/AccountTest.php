@@ -12,16 +12,6 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
 
-const SECRET = 'a long enough secret';
-
-function account(string $email = 'mossy@example.org'): User
-{
-    $user = User::query()->create(['email' => $email, 'password' => SECRET, 'trial' => false]);
-    DemoSeason::giveTo($user);
-
-    return $user;
-}
-
 it('keeps a trial garden with an e-mail and a password, and everything in it', function () {
     $this->get('/');
     $season = $this->getJson('/api/seasons')->json('seasons.0');

@@ -2,24 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\Season;
 use App\Models\User;
-use App\Seasons\DemoSeason;
 use JollyPenny\Core\Results\SeasonCosting;
 use Tests\Seasons;
-
-/** @return array{User, Season} */
-function gardener(): array
-{
-    $user = User::query()->create(['trial' => true]);
-
-    return [$user, DemoSeason::giveTo($user)];
-}
-
-function hoursOfLed(float|int $from, mixed $to): array
-{
-    return ['changes' => [['path' => ['lights', 'led', 'hours_per_day'], 'from' => $from, 'to' => $to]]];
-}
 
 it('answers a season with the figures the core gives for it', function () {
     [$user, $season] = gardener();

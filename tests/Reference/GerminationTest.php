@@ -15,16 +15,6 @@ use JollyPenny\Core\Season\Species;
 use JollyPenny\Core\Units\Measure;
 use Tests\Seasons;
 
-function species(string $id): Species
-{
-    $file = Seasons::small();
-    $file['species'][] = (new Catalogue())->species()[$id]->seasonRow() + [];
-    $file['species'][0]['id'] = 'other';
-    $file['seed_lots'][0]['species'] = 'other';
-
-    return array_column(Seasons::read($file)->species, null, 'id')[$id];
-}
-
 /** @param  array<string, mixed>  $lot */
 function viability(float $fresh, float $life, array $lot): Viability
 {

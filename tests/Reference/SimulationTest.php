@@ -12,7 +12,7 @@ use Tests\Seasons;
 const PLAYED = 100_000;
 
 /** @return array<string, mixed> two crops a fortnight apart, sown in cells, potted on, hardened off */
-function twoCrops(): array
+function twoPottedCrops(): array
 {
     $file = Seasons::small();
     [$file['luck'], $file['mishap'], $file['nursery'][0]['plants'], $file['nursery'][0]['price']] = [0.15, 0.05, 2, 7.0];
@@ -28,7 +28,7 @@ function twoCrops(): array
 }
 
 it('agrees with a hundred thousand seasons played out', function () {
-    $file = twoCrops();
+    $file = twoPottedCrops();
     $result = Seasons::result($file);
     $random = new Randomizer(new Xoshiro256StarStar(20_270_520));
     $happens = fn (float $p): bool => $random->getInt(0, 2 ** 30 - 1) < $p * 2 ** 30;

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+// What several test files call, loaded by Composer so that each file also runs alone.
+
+use App\Models\Season;
+use App\Models\User;
+use App\Seasons\DemoSeason;
+use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Season\File\SeasonReader;
+use JollyPenny\Core\Season\Species;
+use Tests\Browser\BrowserTestCase;
+use Tests\Seasons;
+
+const SECRET = 'a long enough secret';
+
+/** @return array{User, Season} */
+function gardener(): array
+{
+    $user = User::query()->create(['trial' => true]);
+
+    return [$user, DemoSeason::giveTo($user)];
+}
+
+function hoursOfLed(float|int $from, mixed $to): array
+{
+    return ['changes' => [['path' => ['lights', 'led', 'hours_per_day'], 'from' => $from, 'to' => $to]]];
+}
+
+function account(string $email = 'mossy@example.org'): User
+{
+    $user = User::query()->create(['email' => $email, 'password' => SECRET, 'trial' => false]);
+    DemoSeason::giveTo($user);
+
+    return $user;
+}
+
+function species(string $id): Species
+{
+    $file = Seasons::small();
+    $file['species'][] = (new Catalogue())->species()[$id]->seasonRow() + [];
+    $file['species'][0]['id'] = 'other';
+    $file['seed_lots'][0]['species'] = 'other';
+
+    return array_column(Seasons::read($file)->species, null, 'id')[$id];
+}
+
+/** The core's cost per finished seedling of the first crop in the first set-up, for the season this visitor has, as it is shown. */
+function coreSays(BrowserTestCase $test): string
+{
+    $id = $test->api('/api/seasons')['seasons'][0]['id'];
+    $document = json_decode((string) json_encode($test->api("/api/seasons/{$id}")['season'], JSON_PRESERVE_ZERO_FRACTION));
+    foreach ($document->setups as $setup) {
+        $setup->overrides = (object) (array) $setup->overrides;
+    }
+    $cost = (new SeasonCosting((new SeasonReader())->readDocument($document)))->result()['setups'][0]->crops[0]->per_finished;
+
+    return $cost < 0.9995 ? number_format($cost * 100, 1).'¢' : '$'.number_format($cost, 2);
+}
+
+/** @return array{int, string, string} exit code, output and errors of bin/jolly */
+function jolly(string $arguments, string $input = ''): array
+{
+    $process = proc_open(
+        PHP_BINARY.' '.escapeshellarg(dirname(__DIR__).'/bin/jolly').' '.$arguments,
+        [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+        $pipes,
+    );
+    fwrite($pipes[0], $input);
+    fclose($pipes[0]);
+    [$out, $err] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
+
+    return [proc_close($process), $out, $err];
+}
