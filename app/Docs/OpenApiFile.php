@@ -186,6 +186,7 @@ final class OpenApiFile
                 'gone' => $list(['$ref' => '#/components/schemas/ShedItem']),
                 'bought' => $list(self::object(['kind' => $text, 'name' => $text, 'packs' => $whole, 'season' => $text])),
                 'rolled' => ['oneOf' => [self::object(['id' => $whole, 'from' => $text, 'made' => $text]), ['type' => 'null']]],
+                'stays' => $list(self::object(['name' => $text, 'why' => $text])),
             ]),
             'NewShedItem' => self::object(['kind' => ['enum' => ShedItem::KINDS], 'name' => $text, 'amount' => $number,
                 'packed_for' => ['type' => ['integer', 'null']],

@@ -27,15 +27,21 @@ final class Garden
     /** Deleted seasons can be had back for as long. */
     private const DELETED_DAYS = 30;
 
+    /** Tables with rows of a season that only a person makes: one of them, and the demo is no longer untouched. */
+    private const MADE_BY_A_PERSON = ['purchases', 'log_entries', 'photos', 'devices', 'calendar_feeds', 'rolls'];
+
     /** What was typed in a trial garden becomes the account's; the untouched demo stays behind. */
     public function bringAlong(User $trial, User $account): void
     {
         DB::transaction(function () use ($trial, $account): void {
             Season::withTrashed()
                 ->where('user_id', $trial->id)
-                ->where(fn ($query) => $query->where('demo', false)->orWhere('revision', '>', 1)
-                    ->orWhereExists(fn ($bought) => $bought->from('purchases')->whereColumn('season_id', 'seasons.id'))
-                    ->orWhereExists(fn ($written) => $written->from('log_entries')->whereColumn('season_id', 'seasons.id')))
+                ->where(function ($query): void {
+                    $query->where('demo', false)->orWhere('revision', '>', 1);
+                    foreach (self::MADE_BY_A_PERSON as $table) {
+                        $query->orWhereExists(fn ($made) => $made->from($table)->whereColumn('season_id', 'seasons.id'));
+                    }
+                })
                 ->update(['user_id' => $account->id]);
             Work::query()->where('user_id', $trial->id)->update(['user_id' => $account->id]);
             Price::query()->where('user_id', $trial->id)

@@ -47,8 +47,9 @@ final class LogRow extends Model
      * Puts entries in that are not there yet.
      *
      * @param  list<LogEntry>  $entries
+     * @return int how many are new
      */
-    public static function add(int $season, array $entries): void
+    public static function add(int $season, array $entries): int
     {
         $rows = array_map(fn (LogEntry $entry): array => [
             'season_id' => $season, 'token' => $entry->id, 'day' => $entry->on->format(), 'written_at' => $entry->at, 'kind' => $entry->kind->value,
@@ -56,8 +57,11 @@ final class LogRow extends Model
             'seeds' => $entry->seeds, 'amount' => $entry->amount, 'unit' => $entry->unit, 'cause' => $entry->cause?->value, 'job' => $entry->job,
             'until_day' => $entry->until?->format(), 'corrects' => $entry->corrects, 'note' => $entry->note,
         ], $entries);
+        $new = 0;
         foreach (array_chunk($rows, 500) as $some) {
-            self::query()->insertOrIgnore($some);
+            $new += self::query()->insertOrIgnore($some);
         }
+
+        return $new;
     }
 }

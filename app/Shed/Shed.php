@@ -10,14 +10,10 @@ use App\Models\Season;
 use App\Models\ShedItem;
 use App\Models\User;
 use App\Seasons\KeptSeason;
-use App\Seasons\SeasonShelf;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Shed\Leftover;
 use JollyPenny\Core\Shed\Leftovers;
-use JollyPenny\Core\Shed\NextSeason;
 
 /** What lies in a person's shed: what seasons left, what was bought since, what was thrown out. */
 final readonly class Shed
@@ -36,8 +32,11 @@ final readonly class Shed
 
     private const SAME = 1e-3;
 
-    /** @return array<string, mixed> */
-    public function show(User $user): array
+    /**
+     * @param  list<array{name: string, why: string}>  $stays  what undoing a roll has left as it is
+     * @return array<string, mixed>
+     */
+    public function show(User $user, array $stays = []): array
     {
         $items = ShedItem::ofUser($user->id);
         /** @var list<Roll> $rolls */
@@ -60,6 +59,7 @@ final readonly class Shed
             'bought' => array_map(fn (Purchase $one): array => ['kind' => $one->kind, 'name' => $one->name, 'packs' => $one->packs,
                 'season' => $seasons[$one->season_id] ?? ''], $bought),
             'rolled' => $last === null ? null : ['id' => $last->id, 'from' => $seasons[$last->season_id] ?? '', 'made' => $seasons[$last->made_id]],
+            'stays' => $stays,
         ];
     }
 
@@ -70,54 +70,6 @@ final readonly class Shed
     public function leftovers(KeptSeason $kept, Setup $setup, array $cracked = []): array
     {
         return Leftovers::of($kept->costing->books($setup), array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($kept->model->id)), $cracked);
-    }
-
-    /**
-     * The season ends: what is left goes into the shed with one more season's work, and the next season begins with it.
-     *
-     * @param  array<string, int>  $cracked
-     */
-    public function roll(User $user, KeptSeason $kept, Setup $setup, array $cracked): Season
-    {
-        return DB::transaction(function () use ($user, $kept, $setup, $cracked): Season {
-            // One at a time for a garden: two presses roll once.
-            User::query()->whereKey($user->id)->lockForUpdate()->first();
-            if (Roll::query()->where('season_id', $kept->model->id)->exists()) {
-                throw ValidationException::withMessages(['setup' => "“{$kept->file->name}” has been rolled on already. Take that back first."]);
-            }
-            $before = ShedItem::ofUser($user->id);
-            $leftovers = $this->leftovers($kept, $setup, $cracked);
-            foreach ($leftovers as $left) {
-                $item = ShedItem::query()->firstOrNew([
-                    'user_id' => $user->id, 'kind' => $left->kind, 'name' => $left->name, 'packed_for' => $left->packed_for ?? 0,
-                ]);
-                $item->fill([
-                    'amount' => (string) round($left->left, 4),
-                    'unit' => $left->unit,
-                    'served' => ($item->served ?? 0) + ($left->served ? 1 : 0),
-                    'gone_on' => null,
-                    'gone_why' => '',
-                ])->save();
-            }
-            $made = SeasonShelf::add($user, NextSeason::of($kept->model->document, $leftovers));
-            Roll::query()->create(['user_id' => $user->id, 'season_id' => $kept->model->id, 'made_id' => $made->id,
-                'before' => array_map(fn (ShedItem $item): array => $item->getAttributes(), $before)]);
-
-            return $made;
-        });
-    }
-
-    /** As if it had not been rolled on: the shed as it was, and the season that was made in the bin. */
-    public function rollBack(User $user, Roll $roll): void
-    {
-        DB::transaction(function () use ($user, $roll): void {
-            ShedItem::query()->where('user_id', $user->id)->delete();
-            foreach ($roll->before as $row) {
-                ShedItem::query()->insert($row);
-            }
-            Season::query()->where('user_id', $user->id)->whereKey($roll->made_id)->delete();
-            $roll->delete();
-        });
     }
 
     /**

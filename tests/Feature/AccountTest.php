@@ -210,3 +210,21 @@ it('asks for the token that another site cannot have', function () {
     $this->postJson('/api/account', ['email' => 'new@example.org', 'password' => SECRET])->assertStatus(419);
     expect(User::query()->where('email', 'new@example.org')->exists())->toBeFalse();
 });
+
+it('brings along a demo on which only something was kept beside the plan', function (string $what, callable $make) {
+    $account = account();
+    [$trial, $season] = gardener();
+    $make($this->actingAs($trial), "/api/seasons/{$season->id}");
+    app(Garden::class)->bringAlong($trial, $account);
+    expect(Season::query()->whereKey($season->id)->value('user_id'))->toBe($account->id, $what);
+})->with([
+    ['a picture', function (object $test, string $url): void {
+        ob_start();
+        imagejpeg(imagecreatetruecolor(8, 8));
+        $test->putJson("{$url}/photos/picture-0001", ['on' => '2027-04-21', 'image' => base64_encode((string) ob_get_clean())])->assertNoContent();
+    }],
+    ['a device', fn (object $test, string $url) => $test->postJson("{$url}/devices", ['name' => 'Meter', 'kind' => 'meter', 'list' => 'lights',
+        'thing' => 'led'])->assertCreated()],
+    ['a calendar feed', fn (object $test, string $url) => $test->putJson("{$url}/setups/bench/feed")->assertOk()],
+    ['a roll', fn (object $test, string $url) => $test->postJson("{$url}/roll", ['setup' => 'bench'])->assertCreated()],
+]);

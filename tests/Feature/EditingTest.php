@@ -49,6 +49,20 @@ it('takes back and does again whatever was changed', function (array $path, mixe
     'a packet to own seed' => [['seed_lots', 'egg', 'test'], null, ['sown' => 20, 'sprouted' => 17]],
 ]);
 
+it('undoes the newest of several steps first, and does the oldest of the undone again first', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $hours = fn (): mixed => array_column(document($this, $season->id)['lights'], 'hours_per_day', 'id')['led'];
+    $url = "/api/seasons/{$season->id}";
+    foreach ([[16, 12], [12, 11], [11, 10]] as [$from, $to]) {
+        $this->patchJson($url, hoursOfLed($from, $to))->assertOk();
+    }
+    foreach ([['undo', 11], ['undo', 12], ['undo', 16], ['redo', 12], ['redo', 11], ['undo', 12]] as [$step, $then]) {
+        $this->postJson("{$url}/{$step}")->assertOk();
+        expect($hours())->toEqual($then, $step);
+    }
+});
+
 it('takes a crop out with what a set-up said of it, and puts it back in its place', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Gardens\Garden;
 use App\Models\Season;
 
 it('rolls a season on by one confirmation, and back as if nothing had been', function () {
@@ -27,6 +28,44 @@ it('rolls a season on by one confirmation, and back as if nothing had been', fun
     $this->deleteJson("/api/rolls/{$shed['rolled']['id']}")->assertOk();
     $this->getJson("/api/seasons/{$made}")->assertStatus(410);
     expect($this->getJson('/api/shed')->json())->toBe($before)->and($plain() == $document)->toBeTrue();
+});
+
+it('undoes a roll without touching what the roll did not change', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $put = fn (string $kind, string $name, float $amount, array $more = []) => $this->postJson('/api/shed', [...compact('kind', 'name', 'amount'), ...$more])->assertOk();
+    $put('seed', 'Long Fringe', 150, ['packed_for' => 2024]);
+    $put('gear', 'Dibber', 1);
+    $this->postJson("/api/seasons/{$season->id}/roll", ['setup' => 'bench'])->assertCreated();
+    $items = fn (): array => array_column($this->getJson('/api/shed')->json('items'), 'amount', 'name');
+    expect($items()['Long Fringe'])->toEqual(136.0)->and($items())->toHaveKey('Perlite, 59 qt');
+    // What comes after the roll: something new, a count by hand, something thrown out.
+    $put('gear', 'Watering can', 2);
+    $put('supply', 'Perlite, 59 qt', 3);
+    $shed = $this->getJson('/api/shed')->json();
+    $pots = array_column($shed['items'], 'id', 'name')['3.5 in pot'] ?? array_column(array_filter($shed['items'], fn (array $one): bool => $one['kind'] === 'container'), 'id')[0];
+    $this->patchJson("/api/shed/{$pots}", ['gone' => 'cracked'])->assertOk();
+    $undone = $this->deleteJson("/api/rolls/{$shed['rolled']['id']}")->assertOk()->json();
+    $names = array_column($undone['stays'], 'name');
+    expect($items())->toEqual(['Dibber' => 1.0, 'Long Fringe' => 150.0, 'Perlite, 59 qt' => 3.0, 'Watering can' => 2.0])
+        ->and($names)->toHaveCount(2)->and($names)->toContain('Perlite, 59 qt')
+        ->and($undone['gone'])->toHaveCount(1)
+        ->and(array_column($undone['items'], 'served', 'name')['Long Fringe'])->toBe(0);
+});
+
+it('keeps an account\'s shed when a roll brought along from a trial garden is undone', function () {
+    $account = account();
+    $this->actingAs($account)->postJson('/api/shed', ['kind' => 'gear', 'name' => 'Barrow', 'amount' => 1]);
+    $this->postJson('/api/shed', ['kind' => 'supply', 'name' => 'Perlite, 59 qt', 'amount' => 7]);
+    [$trial, $season] = gardener();
+    $this->actingAs($trial)->postJson('/api/shed', ['kind' => 'gear', 'name' => 'Dibber', 'amount' => 1]);
+    $this->postJson("/api/seasons/{$season->id}/roll", ['setup' => 'bench'])->assertCreated();
+    app(Garden::class)->bringAlong($trial, $account);
+    $this->actingAs($account);
+    $shed = $this->getJson('/api/shed')->json();
+    expect(array_column($shed['items'], 'amount', 'name'))->toMatchArray(['Barrow' => 1, 'Dibber' => 1, 'Perlite, 59 qt' => 7]);
+    $undone = $this->deleteJson("/api/rolls/{$shed['rolled']['id']}")->assertOk()->json();
+    expect(array_column($undone['items'], 'amount', 'name'))->toEqual(['Barrow' => 1, 'Dibber' => 1, 'Perlite, 59 qt' => 7]);
 });
 
 it('takes what was bought as there until it rolls on, and tells a season what the shed has', function () {

@@ -15,6 +15,7 @@ use App\Models\Season;
 use App\Prices\NotATable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Log\LogBook;
 use JollyPenny\Core\Season\File\SeasonWriter;
@@ -66,8 +67,7 @@ final class LogController
         if (! is_array($given) || $given === [] || count($given) > self::AT_ONCE) {
             throw ValidationException::withMessages(['entries' => 'Send 1 to '.self::AT_ONCE.' entries.']);
         }
-        [$good, $refused] = $this->checked($model, array_values($given));
-        LogRow::add($model->id, $good);
+        [, $refused] = $this->write($model, array_values($given));
 
         return Json::of(['refused' => $refused]);
     }
@@ -99,16 +99,30 @@ final class LogController
         } catch (NotATable $e) {
             throw ValidationException::withMessages(['file' => $e->getMessage()]);
         }
-        $before = LogRow::query()->where('season_id', $season)->count();
-        [$good, $refused] = $this->checked($model, array_column($lines, 1));
-        LogRow::add($model->id, $good);
+        [$new, $refused] = $this->write($model, array_column($lines, 1));
         $line = array_column(array_map(fn (array $one): array => [$one[1]->id, $one[0]], $lines), 1, 0);
 
         return Json::of([
             'rows' => count($lines),
-            'new' => LogRow::query()->where('season_id', $season)->count() - $before,
+            'new' => $new,
             'faults' => array_map(fn (array $one): array => ['line' => $line[$one['id']] ?? 0, 'why' => $one['why']], array_slice($refused, 0, 50)),
         ]);
+    }
+
+    /**
+     * Keeps what can be kept. One writer at a time, so that two that both find room do not fill the log beyond its limit.
+     *
+     * @param  list<mixed>  $given
+     * @return array{int, list<array{id: string, why: string}>} how many are new, and what cannot be kept
+     */
+    private function write(Season $model, array $given): array
+    {
+        return DB::transaction(function () use ($model, $given): array {
+            Season::query()->whereKey($model->id)->lockForUpdate()->first(['id']);
+            [$good, $refused] = $this->checked($model, $given);
+
+            return [LogRow::add($model->id, $good), $refused];
+        });
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Http\Gardener;
 use App\Http\Json;
 use App\Models\Roll;
 use App\Models\ShedItem;
+use App\Shed\Rolls;
 use App\Shed\Shed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -21,7 +22,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The shed: seed, mix, pots and lamps across seasons, and the roll from one season to the next. */
 final class ShedController
 {
-    public function __construct(private readonly Gardener $gardener, private readonly Shed $shed)
+    public function __construct(private readonly Gardener $gardener, private readonly Shed $shed, private readonly Rolls $rolls)
     {
     }
 
@@ -138,10 +139,12 @@ final class ShedController
         /** @var array<string, int> $cracked */
         $cracked = array_map(intval(...), $input['cracked'] ?? []);
 
-        return Json::of(['id' => $this->shed->roll($this->gardener->user(), $kept, self::row($kept->file->setups, $input['setup']), $cracked)->id], 201);
+        $leftovers = $this->shed->leftovers($kept, self::row($kept->file->setups, $input['setup']), $cracked);
+
+        return Json::of(['id' => $this->rolls->roll($this->gardener->user(), $kept, $leftovers)->id], 201);
     }
 
-    #[OA\Delete(path: '/api/rolls/{roll}', operationId: 'rollBack', summary: 'As if it had not been rolled on', tags: ['Shed'])]
+    #[OA\Delete(path: '/api/rolls/{roll}', operationId: 'rollBack', summary: 'Undo a roll: its own changes to the shed, and the season it made', tags: ['Shed'])]
     #[OA\Parameter(name: 'roll', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 200, description: 'The shed', content: new OA\JsonContent(ref: '#/components/schemas/Shed'))]
     public function rollBack(int $roll): JsonResponse
@@ -149,9 +152,8 @@ final class ShedController
         $user = $this->gardener->user();
         /** @var Roll $row */
         $row = Roll::query()->where('user_id', $user->id)->findOrFail($roll);
-        $this->shed->rollBack($user, $row);
 
-        return $this->show();
+        return Json::of($this->shed->show($user, $this->rolls->undo($user, $row)));
     }
 
     #[OA\Get(

@@ -996,7 +996,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** As if it had not been rolled on */
+        /** Undo a roll: its own changes to the shed, and the season it made */
         delete: operations["rollBack"];
         options?: never;
         head?: never;
@@ -3946,6 +3946,10 @@ export interface components {
                 from: string;
                 made: string;
             } | null;
+            stays: {
+                name: string;
+                why: string;
+            }[];
         };
         NewShedItem: {
             /** @enum {unknown} */

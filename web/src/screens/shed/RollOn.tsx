@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { Button, Select } from 'antd';
+import { Button, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answered, client, words } from '../../api/client';
@@ -15,7 +15,7 @@ interface Props {
   learn: (shed: Shed) => void;
 }
 
-/** The end of a season: what it leaves goes into the shed, and the next begins with that; one confirmation, and one to take it back. */
+/** The end of a season: what it leaves goes into the shed, and the next begins with that; one confirmation, and one to undo it. */
 export function RollOn({ rolled, changed, learn }: Props) {
   const { data: shelf } = useSeasons();
   const navigate = useNavigate();
@@ -73,10 +73,30 @@ export function RollOn({ rolled, changed, learn }: Props) {
         {rolled !== null && (
           <p>
             “{rolled.from}” was rolled on into “{rolled.made}”.{' '}
-            <button type="button" className="plain" data-action="roll-back" onClick={() => back.mutate(rolled.id)}>
-              Take that back
-            </button>
+            <Popconfirm
+              title={`Undo rolling “${rolled.from}” on?`}
+              description={`“${rolled.made}” goes into the bin. The shed gets back what it had, except where you changed it since.`}
+              okText="Undo the roll"
+              cancelText="Keep it"
+              onConfirm={() => back.mutate(rolled.id)}
+            >
+              <button type="button" className="plain" data-action="roll-back">
+                Undo this roll
+              </button>
+            </Popconfirm>
           </p>
+        )}
+        {back.data !== undefined && back.data.stays.length > 0 && (
+          <div role="status" data-part="stays">
+            <p>The roll is undone. These things stay as they are:</p>
+            <ul>
+              {back.data.stays.map(({ name, why }) => (
+                <li key={name}>
+                  {name}: {why}
+                </li>
+              ))}
+            </ul>
+          </div>
         )}
         {setup && (
           <Leftovers season={season.id} setup={setup.id} us={state.season.units === 'us'} cracked={cracked} crack={setCracked} />
@@ -96,7 +116,7 @@ export function RollOn({ rolled, changed, learn }: Props) {
           The season is over: begin {Number(state.season.year) + 1} with what is left
         </Button>
         <p className={s.note}>
-          Ages go up by a year, lamps and pots by a season’s work; what was bought is yours. It can be taken back.
+          Ages go up by a year, lamps and pots by a season’s work; what was bought is yours. You can undo it.
         </p>
       </section>
     </>
