@@ -8,6 +8,8 @@ use App\Http\Middleware\NoCookieOnRefusal;
 use App\Http\Middleware\PlainText;
 use App\Http\Middleware\SamePassword;
 use App\Http\Middleware\SecureTransport;
+use App\Http\Middleware\SessionOnceNeeded;
+use App\Http\Middleware\TokenOfThisCopy;
 use App\Http\Problem;
 use App\Http\TrustedHosts;
 use App\Seasons\RevisionConflict;
@@ -15,8 +17,10 @@ use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession;
 use JollyPenny\Core\Season\File\InvalidSeason;
 
 // The served code lies in a release; what an installation keeps lies in its var/, wherever that is.
@@ -31,8 +35,12 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->trustHosts(at: fn (): array => TrustedHosts::patterns(), subdomains: false);
         $middleware->trustProxies(at: explode(',', (string) env('TRUSTED_PROXIES', '')));
-        $middleware->prepend([PlainText::class, SecureTransport::class]);
-        $middleware->web(prepend: [NoCookieOnRefusal::class], append: [ContentSecurityPolicy::class, SamePassword::class, GardenAtOnce::class]);
+        $middleware->prepend([ContentSecurityPolicy::class, PlainText::class, SecureTransport::class]);
+        $middleware->web(
+            prepend: [NoCookieOnRefusal::class],
+            append: [SamePassword::class, GardenAtOnce::class],
+            replace: [StartSession::class => SessionOnceNeeded::class, ValidateCsrfToken::class => TokenOfThisCopy::class],
+        );
         // Whose session has ended is nobody before it is asked who that is.
         $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: SamePassword::class);
     })

@@ -10,7 +10,7 @@ return [
     'connection' => null,
     'table' => 'sessions',
     'lottery' => [2, 100],
-    'cookie' => 'jolly_penny',
+    'cookie' => App\Http\CookieNames::session((string) env('APP_KEY')),
     'path' => '/',
     'domain' => null,
     // By default as the request came: behind TLS only over TLS.

@@ -29,7 +29,6 @@ use App\Http\Controllers\ThingController;
 use App\Http\Controllers\TrayController;
 use App\Http\Controllers\WorkController;
 use App\Http\Controllers\WorkingController;
-use App\Http\Middleware\ContentSecurityPolicy;
 use App\Http\Middleware\GardenAtOnce;
 use App\Http\Middleware\MayBeOlder;
 use Illuminate\Support\Facades\Route;
@@ -144,5 +143,5 @@ Route::post('api/device/readings', [DeviceController::class, 'read'])->withoutMi
 Route::get('up', [HealthController::class, 'up'])->withoutMiddleware('web');
 Route::get('metrics', [HealthController::class, 'metrics'])->withoutMiddleware('web');
 Route::get('mailbox', MailboxController::class);
-Route::get('shell', [PageController::class, 'shell'])->withoutMiddleware('web')->middleware(ContentSecurityPolicy::class);
+Route::get('shell', [PageController::class, 'shell'])->withoutMiddleware('web');
 Route::get('/{screen?}', [PageController::class, 'page'])->where('screen', '(?!api/|build/).*');

@@ -7,6 +7,7 @@ namespace Tests;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -31,6 +32,8 @@ abstract class FeatureTestCase extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        // Symfony keeps them for the whole process, and with them what a test before has set.
+        Request::setTrustedHosts([]);
         DB::listen(function (QueryExecuted $query): void {
             $this->asked && GardenQueries::check($query->sql);
         });

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Devices;
 
 use App\Models\Device;
+use App\Models\Season;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Devices\Measured;
 
 /** A device's readings in the database: each once, by the time at which it was taken. */
@@ -14,6 +16,9 @@ final readonly class Readings
 {
     /** In one post. */
     public const MOST = 100;
+
+    /** Of all devices of a garden: ten of them, each once a minute for two months and a half. */
+    public const MOST_OF_A_GARDEN = 1_000_000;
 
     /** Taken later than this by the server's clock, a reading is nonsense; so is one of before the device was known by so long. Days. */
     private const AHEAD = 1;
@@ -25,9 +30,16 @@ final readonly class Readings
     /**
      * @param  array<array-key, mixed>  $readings  as they were sent
      * @return array{kept: int, known: int, refused: int}
+     *
+     * @throws ValidationException where the garden holds as many as it may
      */
     public static function add(Device $device, array $readings): array
     {
+        $all = (int) Device::query()->whereIn('season_id', Season::withTrashed()->select('id')->where('user_id', $device->gardener()))->sum('kept');
+        if ($all >= self::MOST_OF_A_GARDEN) {
+            throw ValidationException::withMessages(['readings' => 'This garden holds a million readings, which is all there is room for.'
+                .' Take out a device you no longer need.']);
+        }
         $rows = [];
         $now = new DateTimeImmutable('now');
         foreach ($readings as $reading) {
@@ -42,7 +54,8 @@ final readonly class Readings
         $good = array_values(array_filter($rows));
         $refused = count($rows) - count($good);
         $kept = $good === [] ? 0 : DB::table('readings')->insertOrIgnore($good);
-        Device::query()->whereKey($device->id)->update(['heard_at' => now(), 'refused' => DB::raw("refused + {$refused}")]);
+        Device::query()->whereKey($device->id)
+            ->update(['heard_at' => now(), 'refused' => DB::raw("refused + {$refused}"), 'kept' => DB::raw("kept + {$kept}")]);
 
         return ['kept' => $kept, 'known' => count($readings) - $refused - $kept, 'refused' => $refused];
     }
@@ -62,7 +75,8 @@ final readonly class Readings
             return null;
         }
         $at = date_create_immutable($text);
-        if ($at === false) {
+        // PHP takes February 30 for March 2.
+        if ($at === false || ! checkdate((int) substr($text, 5, 2), (int) substr($text, 8, 2), (int) substr($text, 0, 4))) {
             return null;
         }
         $days = ($at->getTimestamp() - $now->getTimestamp()) / 86400;

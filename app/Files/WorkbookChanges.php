@@ -62,6 +62,7 @@ final readonly class WorkbookChanges
 
     private static function sheet(string $file): Worksheet
     {
+        WorkbookSize::check($file);
         try {
             $type = IOFactory::identify($file, [IOFactory::READER_XLSX, IOFactory::READER_ODS]);
             $reader = IOFactory::createReader($type);

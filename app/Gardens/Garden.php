@@ -16,6 +16,7 @@ use App\Models\SeasonChange;
 use App\Models\ShedItem;
 use App\Models\User;
 use App\Models\Work;
+use Generator;
 use Illuminate\Support\Facades\DB;
 use JollyPenny\Core\Season\File\SeasonWriter;
 
@@ -56,43 +57,48 @@ final class Garden
         });
     }
 
-    /** @return array<string, mixed> */
-    public function export(User $user): array
+    /**
+     * All of it as one JSON text, a piece at a time: no more than one season is held at once.
+     *
+     * @return Generator<int, string>
+     */
+    public function export(User $user): Generator
     {
-        $seasons = [];
-        /** @var Season $season */
-        foreach ($user->seasons()->orderBy('id')->get() as $season) {
-            $history = [];
-            /** @var SeasonChange $step */
-            foreach ($season->changes()->orderBy('id')->get() as $step) {
-                $history[] = [
-                    'label' => $step->label,
-                    'undone' => $step->undone,
-                    'at' => $step->created_at?->toIso8601String(),
-                    'changes' => $step->changes,
-                ];
-            }
-            $seasons[] = [
-                'archived' => $season->archived_at !== null,
-                'changed_at' => $season->updated_at?->toIso8601String(),
-                'season' => $season->document,
-                'history' => $history,
-                'purchases' => array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($season->id)),
-                'log' => array_map((new SeasonWriter)->row(...), LogRow::book($season->id)->inOrder()),
-                'photos' => Photo::lines($season->id),
-                'devices' => self::devices($season->id),
-            ];
+        $json = fn (mixed $part): string => json_encode($part, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+        yield '{"format":"jolly-penny/export","version":1,"email":'.$json($user->email)
+            .',"created_at":'.$json($user->created_at?->toIso8601String()).",\n\"seasons\":[";
+        foreach ($user->seasons()->orderBy('id')->pluck('id') as $n => $id) {
+            /** @var Season $season */
+            $season = $user->seasons()->findOrFail($id);
+            yield ($n === 0 ? "\n" : ",\n").$json(self::exported($season));
+        }
+        yield "],\n\"shed\":".$json(array_map(fn (ShedItem $item) => $item->shown(), ShedItem::ofUser($user->id))).",\n\"prices\":[";
+        $between = "\n";
+        foreach (Price::query()->where('user_id', $user->id)->orderBy('id')->select(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->cursor() as $price) {
+            yield $between.$json($price);
+            $between = ",\n";
+        }
+        yield "]}\n";
+    }
+
+    /** @return array<string, mixed> */
+    private static function exported(Season $season): array
+    {
+        $history = [];
+        /** @var SeasonChange $step */
+        foreach ($season->changes()->orderBy('id')->get() as $step) {
+            $history[] = ['label' => $step->label, 'undone' => $step->undone, 'at' => $step->created_at?->toIso8601String(), 'changes' => $step->changes];
         }
 
         return [
-            'format' => 'jolly-penny/export',
-            'version' => 1,
-            'email' => $user->email,
-            'created_at' => $user->created_at?->toIso8601String(),
-            'seasons' => $seasons,
-            'shed' => array_map(fn (ShedItem $item) => $item->shown(), ShedItem::ofUser($user->id)),
-            'prices' => Price::query()->where('user_id', $user->id)->orderBy('id')
-                ->get(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->toArray(),
+            'archived' => $season->archived_at !== null,
+            'changed_at' => $season->updated_at?->toIso8601String(),
+            'season' => $season->document,
+            'history' => $history,
+            'purchases' => array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($season->id)),
+            'log' => array_map((new SeasonWriter)->row(...), LogRow::book($season->id)->inOrder()),
+            'photos' => Photo::lines($season->id),
+            'devices' => self::devices($season->id),
         ];
     }
 

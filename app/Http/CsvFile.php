@@ -12,12 +12,15 @@ final readonly class CsvFile
     /** What a spreadsheet program would take for a formula. */
     private const FORMULA = '/^[=+\-@\t\r]/';
 
-    /** @param  list<list<string|int|float|null>>  $rows */
-    public static function of(string $name, array $rows): Response
+    /** @param  iterable<list<string|int|float|null>>  $rows */
+    public static function of(string $name, iterable $rows): Response
     {
-        $lines = array_map(fn (array $row): string => implode(',', array_map(self::cell(...), $row)), $rows);
+        $text = "\u{FEFF}";
+        foreach ($rows as $row) {
+            $text .= implode(',', array_map(self::cell(...), $row))."\r\n";
+        }
 
-        return new Response("\u{FEFF}".implode("\r\n", $lines)."\r\n", 200, [
+        return new Response($text, 200, [
             'Content-Type' => 'text/csv; charset=utf-8',
             'Content-Disposition' => "attachment; filename=\"jolly-penny-{$name}.csv\"",
             'Cache-Control' => 'private, no-cache',

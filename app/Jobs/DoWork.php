@@ -8,6 +8,7 @@ use App\Models\Season;
 use App\Models\Work;
 use App\Seasons\KeptSeason;
 use App\Work\Stopped;
+use App\Work\Turn;
 use Closure;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -26,21 +27,29 @@ final class DoWork implements ShouldQueue
 
     public int $timeout = 300;
 
-    public function __construct(private readonly int $work)
+    /** What this worker has taken. */
+    private ?Work $taken = null;
+
+    /**
+     * A place in the line: what is worked out when it is reached is whatever has its turn then (Turn).
+     *
+     * @param  bool  $onlyQuick  for the worker that keeps itself free for short ones
+     */
+    public function __construct(private readonly bool $onlyQuick)
     {
-        $this->onQueue('work');
+        $this->onQueue($onlyQuick ? 'quick' : 'work');
     }
 
     public function handle(): void
     {
-        $work = Work::query()->find($this->work);
-        $season = $work === null ? null : Season::query()->find($work->season_id);
-        if ($work === null || $season === null || ! $this->to($work, 'working', ['waiting'])) {
+        $work = $this->taken = Turn::take($this->onlyQuick);
+        if ($work === null) {
             return;
         }
-        $kept = KeptSeason::of($season);
-        $setup = array_column($kept->file->setups, null, 'id')[$work->setup] ?? null;
-        if ($season->revision !== $work->revision || ! $setup instanceof Setup) {
+        $season = Season::query()->find($work->season_id);
+        $kept = $season === null ? null : KeptSeason::of($season);
+        $setup = array_column($kept->file->setups ?? [], null, 'id')[$work->setup] ?? null;
+        if ($season === null || $kept === null || $season->revision !== $work->revision || ! $setup instanceof Setup) {
             $this->to($work, 'failed', ['working']);
 
             return;
@@ -66,7 +75,7 @@ final class DoWork implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        Work::query()->whereKey($this->work)->whereIn('state', Work::ACTIVE)->update(['state' => 'failed']);
+        $this->taken === null || Work::query()->whereKey($this->taken->id)->whereIn('state', Work::ACTIVE)->update(['state' => 'failed']);
     }
 
     /**

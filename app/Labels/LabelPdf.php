@@ -21,8 +21,11 @@ final readonly class LabelPdf
 
     private const PADDING = 1.2;
 
-    /** @param  bool  $us  months before days */
-    public function __construct(private int $season, private bool $us)
+    /**
+     * @param  string  $root  the address by which phones find this installation
+     * @param  bool  $us  months before days
+     */
+    public function __construct(private string $root, private int $season, private bool $us)
     {
     }
 
@@ -128,9 +131,7 @@ final readonly class LabelPdf
     /** The page that opens this row's count. */
     private function address(Label $label): string
     {
-        $root = config('app.url');
-
-        return rtrim(is_string($root) ? $root : '', '/')."/seasons/{$this->season}/trays/{$label->tray}/{$label->row}";
+        return "{$this->root}/seasons/{$this->season}/trays/{$label->tray}/{$label->row}";
     }
 
     private function day(string $date): string

@@ -19,8 +19,26 @@ final readonly class EntryCheck
     {
     }
 
+    /**
+     * Many at once: the schema is asked of all of them, then of halves, until those that cannot be kept are found.
+     *
+     * @param  list<mixed>  $entries
+     * @return list<LogEntry|string> each entry, or why it is none
+     */
+    public function readAll(array $entries): array
+    {
+        $areObjects = array_filter($entries, fn (mixed $one): bool => $one instanceof stdClass) === $entries;
+        if (count($entries) > 1 && ! ($areObjects && (new SchemaCheck)->passes((object) ['log' => $entries], ['log']))) {
+            [$first, $second] = array_chunk($entries, max(1, intdiv(count($entries) + 1, 2)));
+
+            return [...$this->readAll($first), ...$this->readAll($second)];
+        }
+
+        return array_map(fn (mixed $one): LogEntry|string => count($entries) > 1 && $one instanceof stdClass ? $this->inTime($one) : $this->read($one), $entries);
+    }
+
     /** @return LogEntry|string the entry, or why it is none */
-    public function read(mixed $entry): LogEntry|string
+    private function read(mixed $entry): LogEntry|string
     {
         if (! $entry instanceof stdClass) {
             return 'This is no entry of a log.';
@@ -33,6 +51,12 @@ final readonly class EntryCheck
 
             return $fault === null ? 'This is no entry of a log.' : str_replace('$.log[0].', '', $fault->path).": {$fault->problem} {$fault->remedy}";
         }
+
+        return $this->inTime($entry);
+    }
+
+    private function inTime(stdClass $entry): LogEntry|string
+    {
         $read = (new RowReader)->read(LogEntry::class, $entry);
 
         return abs($read->on->year() - $this->year) > self::YEARS_AWAY

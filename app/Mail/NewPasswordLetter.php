@@ -8,7 +8,7 @@ use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 
-/** The letter with the link to set a new password: to the address we are known by, whatever host the request named. */
+/** The letter with the link to set a new password: to the address by which this installation is found. */
 final class NewPasswordLetter extends Mailable
 {
     /** The post may be away for hours: tried again after minutes first, then hours, as long as the link is good for something. */
@@ -17,7 +17,7 @@ final class NewPasswordLetter extends Mailable
     /** @var list<int> seconds */
     public array $backoff = [60, 300, 900, 1800, 3600, 7200, 14400];
 
-    public function __construct(private readonly string $email, private readonly string $token)
+    public function __construct(private readonly string $email, private readonly string $token, private readonly string $root)
     {
     }
 
@@ -31,8 +31,7 @@ final class NewPasswordLetter extends Mailable
         return new Content(
             text: 'letters.new-password',
             with: [
-                'link' => rtrim((string) config('app.url'), '/').
-                    '/new-password?'.
+                'link' => $this->root.'/new-password?'.
                     http_build_query(['email' => $this->email, 'token' => $this->token]),
             ],
         );

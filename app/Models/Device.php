@@ -18,6 +18,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property DeviceKind $kind
  * @property string $list  what kind of thing it is at: lights, mats, appliances or places
  * @property string $thing  its id in the season
+ * @property int $kept  readings
  * @property int $refused  readings that were nonsense
  * @property ?Carbon $heard_at
  */
@@ -34,13 +35,14 @@ final class Device extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, mixed> */
-    protected $attributes = ['refused' => 0, 'heard_at' => null];
+    protected $attributes = ['kept' => 0, 'refused' => 0, 'heard_at' => null];
 
     /** @var array<string, string> */
-    protected $casts = ['kind' => DeviceKind::class, 'refused' => 'integer', 'heard_at' => 'datetime'];
+    protected $casts = ['kind' => DeviceKind::class, 'kept' => 'integer', 'refused' => 'integer', 'heard_at' => 'datetime'];
 
-    protected static function booted(): void
+    /** Whose it is. */
+    public function gardener(): int
     {
-        self::deleting(fn (self $device) => $device->tokens()->delete());
+        return (int) Season::withTrashed()->whereKey($this->season_id)->value('user_id');
     }
 }

@@ -78,14 +78,18 @@ final readonly class PriceBook
         $find === '' ?: $all->whereRaw('lower(name) LIKE ?', ['%'.addcslashes(mb_strtolower($find), '%_\\').'%']);
         $names = (clone $all)->groupBy('name')->orderByRaw('max(seen_on) DESC, name')->limit(self::SHOWN + 1)->pluck('name')->all();
         $things = [];
-        foreach ((clone $all)->whereIn('name', array_slice($names, 0, self::SHOWN))->orderBy('seen_on')->orderBy('id')->get() as $one) {
+        // Of a thing with thousands of prices only the newest are fetched.
+        $numbered = (clone $all)->whereIn('name', array_slice($names, 0, self::SHOWN))
+            ->selectRaw('*, row_number() OVER (PARTITION BY name ORDER BY seen_on DESC, id DESC) AS place');
+        $newest = Price::query()->fromSub($numbered, 'prices')->where('user_id', $user->id)->where('place', '<=', self::HISTORY);
+        foreach ($newest->orderBy('seen_on')->orderBy('id')->get() as $one) {
             $things[$one->name][] = ['id' => $one->id, 'shop' => $one->shop, 'holds' => $one->holds === null ? null : (float) $one->holds, 'unit' => $one->unit,
                 'price' => (float) $one->price, 'currency' => $one->currency, 'on' => $one->seen_on->format('Y-m-d')];
         }
 
         return [
             'things' => array_values(array_map(
-                fn (string $name): array => ['name' => $name, 'prices' => array_slice($things[$name] ?? [], -self::HISTORY)],
+                fn (string $name): array => ['name' => $name, 'prices' => $things[$name] ?? []],
                 array_slice($names, 0, self::SHOWN),
             )),
             'more' => max(0, count($names) - self::SHOWN),
@@ -130,7 +134,9 @@ final readonly class PriceBook
                 $newest[$key] = ['price' => $price, 'holds' => $holds, 'shop' => $shop, 'on' => $on];
             }
         };
-        foreach (Price::query()->where('user_id', $user->id)->where('currency', $currency)->orderBy('seen_on')->cursor() as $one) {
+        $all = Price::query()->where('user_id', $user->id)->where('currency', $currency)
+            ->selectRaw('DISTINCT ON (lower(name)) *')->orderByRaw('lower(name), seen_on DESC, id DESC');
+        foreach ($all->get() as $one) {
             $see($one->name, (float) $one->price, $one->holds === null ? null : (float) $one->holds, $one->shop, $one->seen_on->format('Y-m-d'));
         }
         $bought = Purchase::query()->join('seasons', 'seasons.id', '=', 'purchases.season_id')->where('seasons.user_id', $user->id)

@@ -21,6 +21,8 @@ final class SeasonShelf
 {
     private const MOST = 200;
 
+    private const MOST_WITH_DELETED = 600;
+
     /** So that a number has room behind it. */
     private const LONGEST_NAME = 190;
 
@@ -46,13 +48,15 @@ final class SeasonShelf
     /** @throws ValidationException where the shelf is full */
     public static function add(User $user, stdClass $document): Season
     {
-        if ($user->seasons()->count() >= self::MOST) {
+        if ($user->seasons()->count() >= self::MOST || Season::withTrashed()->where('user_id', $user->id)->count() >= self::MOST_WITH_DELETED) {
             throw ValidationException::withMessages([
-                'from' => 'There are '.self::MOST.' seasons here already. Delete one you no longer need.',
+                'from' => 'There are '.self::MOST.' seasons here already, or many more among the deleted ones, which are cleared after 30 days.'
+                    .' Delete one you no longer need.',
             ]);
         }
 
-        $bytes = (int) $user->seasons()->selectRaw('coalesce(sum(octet_length(document::text)), 0) AS bytes')->value('bytes');
+        // What lies in the bin takes room too, until it is cleared.
+        $bytes = (int) Season::withTrashed()->where('user_id', $user->id)->selectRaw('coalesce(sum(octet_length(document::text)), 0) AS bytes')->value('bytes');
         if ($bytes > self::MOST_BYTES) {
             throw ValidationException::withMessages([
                 'from' => 'Your garden holds '.

@@ -84,7 +84,7 @@ final readonly class Rolls
         if ($item === null) {
             return $stays('It is not in the shed any more.');
         }
-        $item->served = max(0, $item->served - $move['served']);
+        $item->served = max(0, $item->served - (int) $move['served']);
         $isAsTheRollLeftIt = (float) $item->amount === (float) $move['amount'] && $item->gone_on === null;
         if ($isAsTheRollLeftIt && $move['before'] === null && $item->tests === [] && $item->place === '') {
             $item->delete();

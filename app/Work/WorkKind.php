@@ -42,6 +42,24 @@ enum WorkKind: string
     private const SEED = 17;
 
     /**
+     * Seconds it may take, as measured with 12 crops and with 200 (bin/bench); good enough to say what is short.
+     */
+    public function expectedSeconds(int $crops): float
+    {
+        [$ofTwelve, $growth] = match ($this) {
+            self::Simulation => [0.3, 1.0],
+            self::Advice => [0.5, 1.0],
+            self::Room => [0.8, 1.4],
+            self::HangsOn => [1.0, 1.2],
+            self::Mix => [3.0, 1.2],
+            self::Budget, self::SeasonBudget => [8.0, 1.2],
+            self::BudgetYears => [20.0, 1.2],
+        };
+
+        return $ofTwelve * ($crops / 12) ** $growth;
+    }
+
+    /**
      * @param  Closure(int, int, ?Closure=): void  $progress  told how much of how much is done, 0 in all where nobody knows; and what is found so far
      * @param  float  $amount  money, of a limit
      * @return mixed what is kept as the result

@@ -59,7 +59,8 @@ ensure_database() {
   secret_file "$PG_DIR/jolly.password"
   local pw; pw=$(cat "$PG_DIR/jolly.password")
   [ "$(pg -d postgres -c "SELECT 1 FROM pg_roles WHERE rolname = 'jolly'")" = 1 ] || pg -d postgres -c 'CREATE ROLE jolly LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE'
-  pg -d postgres -c "ALTER ROLE jolly PASSWORD '$pw'"
+  # By standard input: an argument would be shown to every user of the machine.
+  pg -d postgres <<<"ALTER ROLE jolly PASSWORD '$pw'"
   [ "$(pg -d postgres -c "SELECT 1 FROM pg_database WHERE datname = '$1'")" = 1 ] && return
   pg -d postgres -c "CREATE DATABASE \"$1\" OWNER jolly" -c "REVOKE ALL ON DATABASE \"$1\" FROM PUBLIC"
 }

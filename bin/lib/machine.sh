@@ -1,11 +1,13 @@
 # Shared by the commands in bin/: everything a fresh Debian machine needs, each step once. To be sourced.
 # shellcheck shell=bash
 
-umask 022
+# What is made here is its owner's alone, unless a step below opens it to the web server's group or to everybody (served code).
+umask 077
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
 VAR=${JOLLY_HOME:-$ROOT/var}
 PG_BIN=/usr/lib/postgresql/15/bin
 export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1 DEBIAN_FRONTEND=noninteractive
+. "$ROOT/bin/lib/settings-file.sh"
 . "$ROOT/bin/lib/database.sh"
 . "$ROOT/bin/lib/services.sh"
 . "$ROOT/bin/lib/lan.sh"
@@ -104,6 +106,8 @@ web_group() { if is_root; then echo www-data; else id -gn; fi; }
 home_of() {
   local name=$1 user=$2
   mkdir -p "$VAR"
+  # Others may pass through to what is theirs, and see no list of what is there.
+  if is_root; then chmod 711 "$VAR"; fi
   if is_root && ! runuser -u "$user" -- test -x "$VAR"; then
     local elsewhere=/var/lib/jolly-penny/$(echo "$ROOT" | sha256sum | cut -c1-12)/$name
     mkdir -p "$elsewhere"
@@ -118,7 +122,7 @@ setting() { sed -n "s/^$2=//p" "$VAR/$1/.env" 2>/dev/null | tail -n 1; }
 default_setting() { grep -q "^$2=" "$VAR/$1/.env" 2>/dev/null || echo "$2=$3" >>"$VAR/$1/.env"; }
 managed_setting() {
   local file=$VAR/$1/.env; touch "$file"
-  if grep -q "^$2=" "$file"; then [ "$(setting "$1" "$2")" = "$3" ] || sed -i "s|^$2=.*|$2=$3|" "$file"; else echo "$2=$3" >>"$file"; fi
+  [ "$(setting "$1" "$2")" = "$3" ] || set_in "$file" "$2" "$3"
 }
 
 # write_settings INSTANCE DATABASE PORT: the instance's settings under var/. What somebody has set by hand stays.
@@ -137,8 +141,9 @@ write_settings() {
   default_setting "$instance" DB_PERSISTENT true
   default_setting "$instance" CACHE_STORE database
   default_setting "$instance" CACHE_LIMITER apc
-  default_setting "$instance" QUEUE_CONNECTION "$(case $instance in test | feature) echo sync ;; *) echo database ;; esac)"
+  default_setting "$instance" QUEUE_CONNECTION "$(case $instance in test* | feature*) echo sync ;; *) echo database ;; esac)"
   default_setting "$instance" JOLLY_MAILBOX true
+  default_setting "$instance" JOLLY_MAILBOX_WORD "$(head -c 12 /dev/urandom | base64 | tr -d '/+=')"
   default_setting "$instance" JOLLY_METRICS_TOKEN "$(head -c 24 /dev/urandom | base64 | tr -d '/+=')"
   default_setting "$instance" LOG_CHANNEL daily
   instance_folders "$instance"

@@ -18,12 +18,13 @@ test_database() {
   step "preparing the tables of $1" "$VAR/log/migrate-$1.log" artisan_in "$ROOT" "$1" migrate:fresh --force
 }
 
-# serve_for_tests INSTANCE: an application for the browser's tests; sets PORT.
+# serve_for_tests INSTANCE PORT: an application for the browser's tests on this port or the next that is free; sets PORT.
 serve_for_tests() {
   PORT=$(free_port "$2")
   test_database "$1" "$PORT"
   stop_services "$1"
-  local release; release=$(make_release "$1")
+  # All instances serve the same code.
+  local release; release=$(make_release test)
   step "gathering the settings" "$VAR/log/prepare-$1.log" prepare_release "$1" "$release"
   use_release "$1" "$release"
   web_services "$1" "$PORT"
@@ -47,6 +48,8 @@ prepare_parts() {
     if wants browser; then serve_for_tests test2 8217; export JOLLY_URL2=http://127.0.0.1:$PORT; fi
   fi
   export JOLLY_INSTANCE=test
+  # Who deals tests to several processes starts the application, also where none of them needs it.
+  mkdir -p "$VAR/test/cache/$(basename "$ROOT")"
 }
 
 # pest PART [processes…]: a part's tests, or those of them that changes touch, in this run's order.

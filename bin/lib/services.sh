@@ -9,6 +9,14 @@ services_of() { echo "$VAR/$1/service"; }
 # shellcheck source=bin/lib/leftovers.sh
 . "$ROOT/bin/lib/leftovers.sh"
 
+# Where it is noted which processes a service has: in a folder that a reboot clears.
+left_file() {
+  local dir=/run; is_root || dir=${XDG_RUNTIME_DIR:-/tmp}
+  dir=$dir/jolly-penny-$(id -u)-$(echo "$VAR" | sha256sum | cut -c1-8)
+  mkdir -p "$dir"
+  echo "$dir/$1-$2"
+}
+
 # service GROUP NAME COMMANDS [STOP-SIGNAL]: one supervised process. What a killed one has left behind is ended first:
 # its group of processes, if they still are what they were.
 service() {
@@ -19,8 +27,8 @@ service() {
 exec 2>&1
 cd "$dir"
 . "$ROOT/bin/lib/leftovers.sh"
-end_leftovers left
-ps -o pgid= -p \$\$ | tr -d ' ' >left
+end_leftovers "$(left_file "$1" "$2")"
+remember_group "$(left_file "$1" "$2")"
 $3
 RUN
   printf '#!/bin/sh\nexec svlogd -tt %s\n' "'$VAR/$1/log/$2'" >"$dir/log/run"
@@ -54,7 +62,7 @@ stop_services() {
   if [ $# -gt 0 ]; then for name in "$@"; do [ -d "$dir/$name" ] && sv -w 20 force-stop "$dir/$name" >/dev/null 2>&1; done; return 0; fi
   for name in "$dir"/*/; do sv -w 20 force-stop "$name" >/dev/null 2>&1; done
   # What has lost its supervisor is ended all the same.
-  for name in "$dir"/*/; do end_leftovers "$name/left" "$(cat "$name/named" 2>/dev/null)"; done
+  for name in "$dir"/*/; do end_leftovers "$(left_file "$group" "$(basename "$name")")" "$(cat "$name/named" 2>/dev/null)"; done
   if pid=$(supervisor_pid "$group"); then
     kill -HUP "$pid" 2>/dev/null
     for _ in $(seq 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
@@ -86,7 +94,6 @@ make_release() {
 
 # What only development needs is not served.
 without_development() {
-  [ "$(basename "$1" | cut -d- -f1)" = test ] && return
   php -r '$all = json_decode(file_get_contents($argv[1]), true); foreach ($all["dev-package-names"] ?? [] as $name) { echo $name, "\n"; }' "$1/vendor/composer/installed.json" |
     while read -r package; do [ -n "$package" ] && rm -rf "${1:?}/vendor/$package"; done
   # Laravel looks there for what is to be started with it.
@@ -148,7 +155,7 @@ web_services() {
   user=$(web_user) group=$(web_group) storage=$(storage_of "$1")
   code=$(home_of releases www-data)/$instance
   hash=$(echo "$ROOT" | sha256sum | cut -c1-8)
-  named="php-fpm: pool (edits|reckoning)-$instance-$hash"
+  named="php-fpm: pool (edits|reckoning|uploads)-$instance-$hash"
   mkdir -p "$dir/run" "$dir/tmp"
   # Connections left open to nginx's user only; nothing but sockets lies here.
   if is_root; then chown root:"$group" "$dir/run" "$dir/tmp"; chmod 750 "$dir/run"; chmod 770 "$dir/tmp"; fi
@@ -179,6 +186,8 @@ CONF
     # What reckons a whole season has few processes of its own, so that it never takes those that answer edits.
     pool edits 6 20 0
     pool reckoning 2 30 15
+    # Pictures and workbooks take the most memory for their size: no more than two at a time.
+    pool uploads 2 30 15
   } >"$dir/php-fpm.conf"
   log="error_log stderr warn;"
   cat >"$dir/nginx.conf" <<CONF
@@ -187,12 +196,23 @@ daemon off;
 worker_processes 2;
 pid $dir/run/nginx.pid;
 $log
-events { worker_connections 512; }
+# A request that is sent by halves holds a connection until its time is over: room for many, and little time.
+worker_rlimit_nofile 10240;
+events { worker_connections 4096; }
 http {
   include /etc/nginx/mime.types;
   access_log off;
   server_tokens off;
   client_max_body_size 6m;
+  client_header_timeout 8s;
+  client_body_timeout 15s;
+  send_timeout 20s;
+  keepalive_timeout 30s;
+  reset_timedout_connection on;
+  # More at once than the pages of a household open from their one address; a site's front counts for all it lets through.
+  limit_conn_zone \$binary_remote_addr zone=address:2m;
+  limit_conn address ${CONNECTIONS:-200};
+  limit_conn_status 503;
   client_body_temp_path $dir/tmp/body;
   proxy_temp_path $dir/tmp/proxy;
   fastcgi_temp_path $dir/tmp/fastcgi;
@@ -202,7 +222,8 @@ http {
   gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
   fastcgi_buffers 16 64k;
   fastcgi_buffer_size 64k;
-  map \$request_uri \$pool { default edits; ~^/api/seasons/[0-9]+/(compare|years|difference|workbook|setups/[^/]+/(calendar|workbook|labels|reckoning|crops/[^/]+/sow-again)) reckoning; }
+  map "\$request_method \$request_uri" \$pool { default edits; "~^(PUT /api/seasons/[0-9]+/photos/|POST /api/seasons/[0-9]+/workbook)" uploads;
+    "~^[A-Z]+ /api/seasons/[0-9]+/(compare|years|difference|setups/[^/]+/(calendar|workbook|labels|reckoning|crops/[^/]+/sow-again))" reckoning; }
   server {
     listen ${LISTEN:-127.0.0.1}:$port;
     root $code/public;
@@ -214,7 +235,7 @@ $(lan_server "$instance" "$code" "$dir")
 CONF
   # The master leaves its supervisor's group, so that it is known by its name alone.
   service "$instance" php-fpm "end_named 'php-fpm: master process .$dir/php-fpm.conf'; end_named '$named'
-rm -f '$dir/run/edits.sock' '$dir/run/reckoning.sock'
+rm -f '$dir/run/edits.sock' '$dir/run/reckoning.sock' '$dir/run/uploads.sock'
 exec php-fpm8.2 -F $JIT -y '$dir/php-fpm.conf'" QUIT
   echo "$named" >"$(services_of "$instance")/php-fpm/named"
   service "$instance" nginx "exec /usr/sbin/nginx -p '$dir' -c '$dir/nginx.conf'" QUIT
@@ -233,8 +254,12 @@ work_services() {
   local php="cd /; exec $drop env JOLLY_INSTANCE=$instance JOLLY_VAR='$VAR' php"
   # The queue's workers end after an hour, against leaks, and are started again.
   service "$instance" letters "$php \"\$(readlink -f '$code')/artisan\" queue:work --queue=default --tries=8 --sleep=3 --max-time=3600"
-  service "$instance" work "$php -d memory_limit=512M -d opcache.enable_cli=1 $JIT \
-\"\$(readlink -f '$code')/artisan\" queue:work --queue=work --sleep=0.2 --timeout=320 --max-time=3600"
+  # One worker takes only what is short (app/Work/Turn.php).
+  local queue
+  for queue in work quick; do
+    service "$instance" "$queue" "$php -d memory_limit=512M -d opcache.enable_cli=1 $JIT \
+\"\$(readlink -f '$code')/artisan\" queue:work --queue=$queue --sleep=0.2 --timeout=320 --max-time=3600"
+  done
   service "$instance" schedule "$php \"\$(readlink -f '$code')/artisan\" schedule:work"
 }
 

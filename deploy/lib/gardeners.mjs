@@ -26,7 +26,8 @@ class Gardener {
   async ask(method, path, body) {
     const headers = { accept: 'application/json', cookie: [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ') };
     if (body !== undefined) headers['content-type'] = 'application/json';
-    if (this.cookies.has('XSRF-TOKEN')) headers['x-xsrf-token'] = decodeURIComponent(this.cookies.get('XSRF-TOKEN'));
+    const token = [...this.cookies.keys()].find((name) => name.startsWith('XSRF-TOKEN'));
+    if (token !== undefined) headers['x-xsrf-token'] = decodeURIComponent(this.cookies.get(token));
     try {
       const answer = await fetch(base + path, { method, headers, body: body && JSON.stringify(body), signal: AbortSignal.timeout(PATIENCE_MS) });
       const text = await answer.text();

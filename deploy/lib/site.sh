@@ -55,7 +55,7 @@ make_settings() {
   for setting in ONE="${ADDRESS_OF[one]}" TWO="${ADDRESS_OF[two]}" THREE="${ADDRESS_OF[three]}" NETWORK=10.77.0.0/24 \
     ADDRESS="http://${ADDRESS_OF[three]}" 'FRONT_BIND=*:80' POSTGRES_PASSWORD="$(secret)" REPLICATION_PASSWORD="$(secret)" \
     DATABASE_PASSWORD="$(secret)" ${redis:+STATE=redis LIMITS=redis} APP_KEY="base64:$(head -c 32 /dev/urandom | base64)"; do
-    sed -i "s|^${setting%%=*}=.*|$setting|" "$JOLLY_DRILL/site.env"
+    set_in "$JOLLY_DRILL/site.env" "${setting%%=*}" "${setting#*=}"
   done
   for setting in ETC=etc DATA=data RUN=run LOG=log; do sed -i "s|^${setting%%=*}=.*|${setting%%=*}=$HERE/${setting#*=}|" "$JOLLY_DRILL/site.env"; done
 }
@@ -136,7 +136,8 @@ setting_of() { sed -n "s/^$1=//p" "$JOLLY_DRILL/site.env"; }
 in_database() { PGPASSWORD=$(setting_of POSTGRES_PASSWORD) on one psql -h 127.0.0.1 -p 5000 -U postgres -qAt -v ON_ERROR_STOP=1 "$@"; }
 make_database() {
   wait_until 20 "the way to the primary" in_database -d postgres -c 'SELECT 1' || return 1
-  in_database -d postgres -v pw="$(setting_of DATABASE_PASSWORD)" <"$here/lib/database.sql"
+  # The password goes by standard input, not as an argument that every user of the machine can read.
+  { printf "\\\\set pw '%s'\\n" "$(setting_of DATABASE_PASSWORD)"; cat "$here/lib/database.sql"; } | in_database -d postgres
 }
 make_backup() {
   local log=$JOLLY_DRILL/three/log/backup.log backrest=(chpst -u postgres pgbackrest --config="$HERE/etc/pgbackrest-repository.conf" --stanza=jolly)

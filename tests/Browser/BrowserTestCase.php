@@ -333,7 +333,7 @@ abstract class BrowserTestCase extends TestCase
     public function elsewhere(string $verb, ?array $body = null): void
     {
         $this->browser->executeAsyncScript(
-            'const done = arguments[arguments.length - 1]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
+            'const done = arguments[arguments.length - 1]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN[^=]*=([^;]+)/)[1]);
             fetch(`/api/seasons/${arguments[0]}`, { method: arguments[1], headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },
             body: arguments[2] }).then(() => done());',
             [$this->seasonId(), $verb, $body === null ? null : json_encode($body)],

@@ -15,7 +15,7 @@ final class May
         $test->visit('/', $width, 844);
         $test->find('[data-part="stack-svg"]');
         $id = $test->browser->executeAsyncScript(
-            'const done = arguments[0]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
+            'const done = arguments[0]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN[^=]*=([^;]+)/)[1]);
             fetch("/api/seasons", { method: "POST", headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },
             body: JSON.stringify({ from: "demo", demo: "may" }) }).then((r) => r.json()).then(({ id }) => done(id));',
         );

@@ -89,7 +89,8 @@ it('finds the true best within a limit', function (array $crops, array $setups, 
 ]);
 
 it('never goes above the limit, and its steps lead from the one to the other', function (float $limit) {
-    $season = Seasons::read(Seasons::demo());
+    // Eight crops have more ways than are all gone through.
+    $season = fewCrops(array_slice(array_column(Seasons::demo()['crops'], 'id'), 0, 8), array_column(Seasons::demo()['setups'], 'id'));
     $setup = array_column($season->setups, null, 'id')['saved'];
     $found = (new Budget($season, $setup, $limit))->result();
     expect($found->search)->toBeTrue()->and($found->kept)->toBeTrue()->and($found->after->cash)->toBeLessThanOrEqual($limit + 1e-9);
@@ -104,7 +105,7 @@ it('never goes above the limit, and its steps lead from the one to the other', f
         appliances: $found->bare ? [] : $setup->appliances);
     $result = (new SeasonCosting($done))->setup($as);
     expect($result->cash_now)->toBeNear($found->after->cash)->and($result->fill_cost)->toBeNear($found->after->fill_cost);
-})->with([150.0]);
+})->with([60.0]);
 
 it('is better the more may be spent', function () {
     $season = fewCrops(['copper-kettle', 'stone-button', 'paint-box', 'glasshouse-bib'], ['kit', 'saved', 'nursery']);

@@ -92,7 +92,7 @@ function bruteForce(Season $season, Setup $base): array
 }
 
 it('weighs set-ups by the same money, hours and crowding as the whole costing', function () {
-    for ($seed = 50_000; $seed < 50_150; $seed++) {
+    for ($seed = 50_000; $seed < 50_060; $seed++) {
         $costing = new SeasonCosting(Seasons::read((new SeasonGenerator($seed))->season()));
         foreach ($costing->season->setups as $setup) {
             [$totals, $result] = [SetupTotals::of($costing->books($setup)), $costing->setup($setup)];
@@ -110,7 +110,7 @@ it('weighs set-ups by the same money, hours and crowding as the whole costing', 
 
 it('finds the true minimum where there are few enough choices', function () {
     $weighed = 0;
-    for ($seed = 60_000; $seed < 60_120; $seed++) {
+    for ($seed = 60_000; $seed < 60_040; $seed++) {
         $file = (new SeasonGenerator($seed))->season();
         $file['crops'] = array_slice($file['crops'], 0, 2);
         foreach ($file['setups'] as $i => $setup) {
@@ -125,7 +125,7 @@ it('finds the true minimum where there are few enough choices', function () {
             ->toBeFalse();
         $weighed++;
     }
-    expect($weighed)->toBe(120);
+    expect($weighed)->toBe(40);
 });
 
 it('is never dearer than what it is built on, nor than buying everything, where it has to search', function (string $setup) {

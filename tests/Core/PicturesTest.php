@@ -17,7 +17,7 @@ use Tests\Seasons;
 
 it('stacks as many coins as the price has, and never many more than fifty', function () {
     $stacks = 0;
-    for ($seed = 70_000; $seed < 70_200; $seed++) {
+    for ($seed = 70_000; $seed < 70_060; $seed++) {
         $season = Seasons::read((new SeasonGenerator($seed))->season());
         $results = (new SeasonCosting($season))->result()['setups'];
         $pictures = ComparedStacks::of($results, Comparison::of(new SeasonCosting($season))->nursery, $season->currency);
@@ -209,7 +209,7 @@ it('prices in what a way cannot supply, where somebody sells it', function () {
 });
 
 it('takes a difference apart so that it adds up, and the other way round is its opposite', function () {
-    for ($seed = 71_000; $seed < 71_100; $seed++) {
+    for ($seed = 71_000; $seed < 71_040; $seed++) {
         $season = Seasons::read((new SeasonGenerator($seed))->season());
         [$a, $b] = (new SeasonCosting($season))->result()['setups'];
         [$there, $back] = [Difference::between($a, $b, 'USD'), Difference::between($b, $a, 'USD')];

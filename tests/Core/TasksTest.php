@@ -66,7 +66,7 @@ it('says when to buy what is bought, and nothing else of it', function () {
 });
 
 it('gives every task an id of its own, in every season', function () {
-    for ($seed = 90_000; $seed < 90_100; $seed++) {
+    for ($seed = 90_000; $seed < 90_040; $seed++) {
         $season = Seasons::read((new SeasonGenerator($seed))->season());
         foreach ($season->setups as $setup) {
             $all = (new Tasks((new SeasonCosting($season))->books($setup)))->all();
@@ -80,7 +80,7 @@ it('gives every task an id of its own, in every season', function () {
 });
 
 it('shows as many over-full days as the result counts', function () {
-    for ($seed = 91_000; $seed < 91_100; $seed++) {
+    for ($seed = 91_000; $seed < 91_040; $seed++) {
         $season = Seasons::read((new SeasonGenerator($seed))->season());
         foreach ($season->setups as $setup) {
             $books = (new SeasonCosting($season))->books($setup);

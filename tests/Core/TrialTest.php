@@ -35,13 +35,12 @@ it('tests shares exactly, as published examples have it', function (int $a, int 
 it('says in a sentence which was better and how sure that is, with what it means in money', function () {
     $sown = fn (string $crop, int $sites): array => ['2027-04-12', 'sown', ['crop' => $crop, 'tray' => 'D', 'count' => $sites, 'seeds' => 2 * $sites]];
     $up = fn (string $crop, int $n): array => ['2027-04-21', 'up', ['crop' => $crop, 'tray' => 'D', 'count' => $n]];
+    $costs = array_column(Seasons::result(Seasons::demo())->crops, null, 'id');
     expect(trial([$sown('copper-kettle', 12)])->words)->toContain('Not counted yet');
     $result = trial([$sown('copper-kettle', 12), $sown('sunday-sauce', 18), $up('copper-kettle', 12), $up('sunday-sauce', 7)]);
     expect($result->better)->toBe(0)->and($result->words)->toBe('copper-kettle did better: 12 of 12 came up against 7 of 18 of sunday-sauce. Hardly chance.')
-        ->and($result->saves)->toBeNear($result->sides[1]['each'] - $result->sides[0]['each']);
-    // By the plan twelve cells of it cost what the crop costs.
-    $cost = array_column(Seasons::result(Seasons::demo())->crops, null, 'id')['copper-kettle']->cost;
-    expect($result->sides[0]['each'])->toBeNear($cost / 12);
+        // By the plan its twelve cells, and the other's eighteen, cost what the crops cost; all of the one and seven of the other came up.
+        ->and($result->saves)->toBeNear($costs['sunday-sauce']->cost / 7 - $costs['copper-kettle']->cost / 12);
     expect(trial([$sown('copper-kettle', 12), $sown('sunday-sauce', 18), $up('copper-kettle', 10), $up('sunday-sauce',
         14)])->words)->toContain('Could well be chance')
         ->and(trial([$sown('copper-kettle', 12), $sown('sunday-sauce', 18), $up('copper-kettle', 6), $up('sunday-sauce',

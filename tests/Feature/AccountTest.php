@@ -96,7 +96,7 @@ it('ends every other session with a new password, wherever sessions lie', functi
         Auth::forgetGuards();
         session()->flush();
         session()->setId(Str::random(40));
-        $this->withCredentials()->withCookie('jolly_penny', session()->getId())
+        $this->withCredentials()->withCookie(config('session.cookie'), session()->getId())
             ->postJson('/api/session', ['email' => $email, 'password' => SECRET])->assertOk();
 
         return session()->getId();
@@ -104,14 +104,14 @@ it('ends every other session with a new password, wherever sessions lie', functi
     $asks = function (string $session): int {
         Auth::forgetGuards();
 
-        return $this->withCredentials()->withCookie('jolly_penny', $session)->getJson('/api/seasons')->getStatusCode();
+        return $this->withCredentials()->withCookie(config('session.cookie'), $session)->getJson('/api/seasons')->getStatusCode();
     };
     $mossy = fn (): string => $signIn('mossy@example.org');
     [$elsewhere, $idle, $other, $here] = [$mossy(), $mossy(), $signIn('fern@example.org'), $mossy()];
     expect([$asks($elsewhere), $asks($other), $asks($here)])->toBe([200, 200, 200]);
     if ($way === 'changed') {
         Auth::forgetGuards();
-        $this->withCredentials()->withCookie('jolly_penny', $here)
+        $this->withCredentials()->withCookie(config('session.cookie'), $here)
             ->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])->assertOk();
         $here = session()->getId();
     } else {
@@ -134,7 +134,10 @@ it('sends a link for a new password to the mailbox of this machine, good once', 
     $this->postJson('/api/password/forgot', ['email' => 'mossy@example.org'])->assertNoContent();
     $letter = app(Mailbox::class)->letters()[0];
     expect($letter['to'])->toBe('mossy@example.org')->and(preg_match('/token=([0-9a-f]+)/', $letter['text'], $match))->toBe(1);
-    $this->get('/mailbox')->assertOk()->assertSee('new-password?email=mossy');
+    config(['jolly.mailbox_word' => 'a word of the owner']);
+    $this->get('/mailbox')->assertOk()->assertDontSee('new-password');
+    $this->get('/mailbox?word=guessed')->assertOk()->assertDontSee('new-password');
+    $this->get('/mailbox?word=a+word+of+the+owner')->assertOk()->assertSee('new-password?email=mossy');
     $reset = ['email' => 'mossy@example.org', 'token' => $match[1], 'password' => 'another long secret'];
     $this->postJson('/api/password/reset', ['token' => 'wrong'] + $reset)->assertStatus(422);
     $this->postJson('/api/password/reset', $reset)->assertNoContent();
@@ -159,7 +162,7 @@ it('gives out everything in one file', function () {
         'changes' => [['path' => ['confidence'], 'from' => 0.9, 'to' => 0.8]],
         'label' => 'how sure',
     ])->assertOk();
-    $file = json_decode((string) $this->get('/api/account/export')->assertOk()->getContent(), true);
+    $file = json_decode($this->get('/api/account/export')->assertOk()->streamedContent(), true);
     expect($file['email'])
         ->toBe('mossy@example.org')
         ->and($file['seasons'][0]['season']['crops'])

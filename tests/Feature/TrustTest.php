@@ -2,15 +2,21 @@
 
 declare(strict_types=1);
 
+use App\Http\CookieNames;
 use App\Http\TrustedHosts;
 use App\Jobs\DoWork;
 use App\Jobs\SendResetLink;
 use App\Models\Season;
+use App\Models\User;
 use App\Models\Work;
 use App\Seasons\SeasonShelf;
+use App\Work\Turn;
+use App\Work\WorkKind;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Str;
 use JollyPenny\Core\Season\File\InvalidSeason;
 use Tests\Seasons;
 
@@ -76,12 +82,13 @@ it('works out beside what takes long, keeps it for the revision, and lets it be 
     expect($begin('bench')->json('id'))->toBe($one);
     $two = $begin('saved')->assertStatus(202)->json('id');
     expect($begin('kit')->assertStatus(409)->json('detail'))->toContain('Two things');
-    Queue::assertPushed(DoWork::class, 2);
+    Queue::assertPushedOn('work', DoWork::class);
     $this->deleteJson("/api/seasons/{$season->id}/work/{$two}")->assertNoContent();
-    (new DoWork($two))->handle();
-    expect(Work::query()->findOrFail($two)->state)->toBe('stopped');
-    (new DoWork($one))->handle();
-    expect($this->getJson("/api/seasons/{$season->id}/work/{$one}")->json('state'))
+    // Two places in the line, and one job left for them.
+    (new DoWork(false))->handle();
+    (new DoWork(false))->handle();
+    expect(Work::query()->findOrFail($two)->state)->toBe('stopped')
+        ->and($this->getJson("/api/seasons/{$season->id}/work/{$one}")->json('state'))
         ->toBe('done')
         ->and($begin('bench')->json('id'))
         ->toBe($one);
@@ -114,7 +121,7 @@ it('stops in the middle when somebody says so', function () {
                 ->update(['state' => 'stopped']);
         }
     });
-    (new DoWork($id))->handle();
+    (new DoWork(false))->handle();
     expect(Work::query()->findOrFail($id))
         ->state->toBe('stopped')
         ->result->toBeNull();
@@ -139,7 +146,7 @@ it('ends the session that was there before a garden is kept, and before one sign
     $stolen = session()->getId();
     expect(DB::table('sessions')->where('id', $stolen)->exists())->toBeTrue();
     $this->withCredentials()
-        ->withCookie('jolly_penny', $stolen)
+        ->withCookie(config('session.cookie'), $stolen)
         ->postJson('/api/account', ['email' => 'moss@example.org', 'password' => SECRET])
         ->assertOk();
     $second = session()->getId();
@@ -148,7 +155,7 @@ it('ends the session that was there before a garden is kept, and before one sign
         ->and($second)
         ->not->toBe($stolen);
     $this->withCredentials()
-        ->withCookie('jolly_penny', $second)
+        ->withCookie(config('session.cookie'), $second)
         ->patchJson('/api/account', ['password' => 'another long secret', 'current_password' => SECRET])
         ->assertOk();
     expect(DB::table('sessions')->where('id', $second)->exists())->toBeFalse();
@@ -192,9 +199,14 @@ it('does the same for an e-mail it knows and for one it does not', function () {
 });
 
 it('keeps five gardens an hour from one address', function () {
+    account('mossy@example.org');
     $this->get('/');
+    // Slips of the pen do not count.
+    foreach ([['nobody', SECRET], ['moss@example.org', 'short'], ['moss@example.org', ''], ['', SECRET], ['moss@', SECRET], ['mossy@example.org', 'short']] as [$email, $password]) {
+        $this->postJson('/api/account', ['email' => $email, 'password' => $password])->assertStatus(422);
+    }
     for ($i = 0; $i < 5; $i++) {
-        $this->postJson('/api/account', ['email' => 'nobody', 'password' => SECRET])->assertStatus(422);
+        expect($this->postJson('/api/account', ['email' => 'mossy@example.org', 'password' => SECRET])->assertStatus(422)->json('detail'))->toContain('There is an account');
     }
     $this->postJson('/api/account', ['email' => 'moss@example.org', 'password' => SECRET])->assertStatus(429);
 });
@@ -217,7 +229,8 @@ it('tells who looks after the machine, and nobody else, how it does', function (
     config(['jolly.metrics_token' => 'a token of the operator']);
     $this->withToken('another')->get('/metrics')->assertNotFound();
     config(['queue.default' => 'database']);
-    DoWork::dispatch(0);
+    [$user, $season] = gardener();
+    Work::query()->create(['user_id' => $user->id, 'season_id' => $season->id, 'revision' => 1, 'kind' => 'mix', 'setup' => 'bench']);
     $page = (string) $this->withToken('a token of the operator')->get('/metrics')->assertOk()->getContent();
     // Prometheus text format 0.0.4: comment lines, then name and value.
     foreach (array_filter(explode("\n", $page)) as $line) {
@@ -310,3 +323,126 @@ it('takes a whole number however it is written, and refuses what is none', funct
     $this->actingAs($user)->postJson("/api/seasons/{$season->id}/crops", ['species' => 'kale', 'wanted' => $wanted])->assertStatus($status);
     $this->postJson("/api/seasons/{$season->id}/crops", ['lot' => 'tom-copper', 'wanted' => $wanted])->assertStatus($status);
 })->with([[5.0, 200], [true, 200], ['7', 200], [0, 422], [1e30, 422], [10_001, 422], [[5], 422], ['many', 422]]);
+
+it('gives each garden its turn: nobody waits behind all that another has asked for', function () {
+    Queue::fake();
+    $ask = function (string $kind, array $garden): int {
+        return Work::query()->create(['user_id' => $garden[0]->id, 'season_id' => $garden[1]->id, 'revision' => 1, 'kind' => $kind, 'setup' => 'bench',
+            'expected' => WorkKind::from($kind)->expectedSeconds(12)])->id;
+    };
+    [$greedy, $other, $late] = [gardener(), gardener(), gardener()];
+    $jobs = ['greedy, long' => $ask('budget', $greedy), 'greedy, short' => $ask('advice', $greedy)];
+    $this->travel(1)->seconds();
+    $jobs += ['other, long' => $ask('mix', $other), 'other, short' => $ask('simulation', $other)];
+    $this->travel(1)->seconds();
+    $jobs += ['late' => $ask('mix', $late)];
+    $taken = [];
+    // Nothing ends in between: the third goes to the garden that has nothing running.
+    for ($n = 0; $n < 5; $n++) {
+        $taken[] = array_search(Turn::take(false)?->id, $jobs, true);
+        $this->travel(1)->seconds();
+    }
+    expect($taken)->toBe(['greedy, short', 'other, short', 'late', 'greedy, long', 'other, long'])
+        ->and(Turn::take(false))->toBeNull();
+    // The quick worker keeps itself free for what is short.
+    $long = $ask('budget_years', $late);
+    expect(Turn::take(true))->toBeNull();
+    $short = $ask('simulation', $late);
+    expect(Turn::take(true)?->id)->toBe($short)->and(Turn::take(false)?->id)->toBe($long);
+});
+
+it('keeps no session for whoever asks without one and gets no garden', function () {
+    config(['session.driver' => 'database']);
+    $rows = fn (): int => DB::table('sessions')->count();
+    $before = $rows();
+    foreach (['/api/seasons', '/api/catalogue', '/api/nothing', '/calendar/'.str_repeat('a', 48).'.ics'] as $path) {
+        expect(array_map(fn ($cookie): string => "{$path} {$cookie->getName()}", $this->getJson($path)->headers->getCookies()))->toBe([]);
+    }
+    expect($rows())->toBe($before);
+    // A page on which one signs in has a token, and so a session; an address gets sixty of them a minute.
+    $given = 0;
+    for ($n = 0; $n < 70; $n++) {
+        $given += $this->get('/sign-in')->headers->getCookies() === [] ? 0 : 1;
+    }
+    expect($given)->toBe(60);
+});
+
+it('names its cookies after the installation, and finds a garden again without a session', function () {
+    $cookies = collect($this->get('/')->assertOk()->headers->getCookies())->keyBy(fn ($cookie): string => $cookie->getName());
+    $key = (string) config('app.key');
+    expect($cookies->keys()->all())->toEqualCanonicalizing([CookieNames::session($key), CookieNames::garden($key), CookieNames::token($key)])
+        ->and(CookieNames::session($key))->not->toBe(CookieNames::session('another key'))
+        ->and($cookies[CookieNames::garden($key)]->isHttpOnly())->toBeTrue()
+        ->and($cookies[CookieNames::garden($key)]->getExpiresTime())->toBeGreaterThan(time() + 300 * 86400);
+    $season = $this->getJson('/api/seasons')->json('seasons.0.id');
+    $gardens = User::query()->count();
+    // The session is lost, to another copy or to time; the garden's own cookie is there.
+    session()->flush();
+    Auth::forgetGuards();
+    $kept = $cookies[CookieNames::garden($key)];
+    $this->withCredentials()->withUnencryptedCookie($kept->getName(), (string) $kept->getValue());
+    expect($this->getJson('/api/seasons')->assertOk()->json('seasons.0.id'))->toBe($season)
+        ->and(User::query()->count())->toBe($gardens);
+});
+
+it('reads the session\'s cookie by the name it had before', function () {
+    config(['session.driver' => 'database']);
+    account();
+    session()->setId($session = Str::random(40));
+    $this->withCredentials()->withCookie(CookieNames::session((string) config('app.key')), $session)
+        ->postJson('/api/session', ['email' => 'mossy@example.org', 'password' => SECRET])->assertOk();
+    [$session] = [session()->getId()];
+    Auth::forgetGuards();
+    $this->defaultCookies = [];
+    session()->flush();
+    session()->setId(Str::random(40));
+    $this->getJson('/api/seasons')->assertUnauthorized();
+    Auth::forgetGuards();
+    $this->withCookie(CookieNames::SESSION_BEFORE, $session)->getJson('/api/seasons')->assertOk();
+});
+
+it('says the address by which the page was opened where the installation has none of its own', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    config(['app.url' => 'http://127.0.0.1:8017', 'jolly.lan_hosts' => ['192.168.1.20']]);
+    $feed = fn (): string => $this->putJson("https://192.168.1.20:8443/api/seasons/{$season->id}/setups/bench/feed")->assertOk()->json('address');
+    expect($feed())->toStartWith('https://192.168.1.20:8443/calendar/');
+    config(['app.url' => 'https://garden.example.org', 'jolly.lan_hosts' => ['192.168.1.20']]);
+    expect($feed())->toStartWith('https://garden.example.org/calendar/');
+});
+
+it('refuses passwords that are known from breaches', function () {
+    $this->get('/');
+    foreach (['password1', 'Iloveyou', '12345678'] as $known) {
+        expect($this->postJson('/api/account', ['email' => 'moss@example.org', 'password' => $known])->assertStatus(422)->json('detail'))->toContain('stolen');
+    }
+    $this->postJson('/api/account', ['email' => 'moss@example.org', 'password' => SECRET])->assertOk();
+});
+
+it('lets no proxy keep an answer with an account\'s e-mail', function () {
+    $this->actingAs(account());
+    foreach (['/api/account', '/api/account/export'] as $path) {
+        expect((string) $this->get($path)->headers->get('Cache-Control'))->toContain('no-store');
+    }
+});
+
+it('refuses what is no token without asking the database, and ends a device\'s token with its garden', function () {
+    [$user, $season] = gardener();
+    $made = $this->actingAs($user)->postJson("/api/seasons/{$season->id}/devices", ['name' => 'M', 'kind' => 'meter', 'list' => 'lights', 'thing' => 'led']);
+    foreach (['abc|def', '1|x', '99999999999999999999|'.str_repeat('a', 48), '', 'é|é'] as $token) {
+        $this->withToken($token)->postJson('/api/device/readings', ['readings' => [['at' => '2027-04-08T06:00:00Z', 'value' => 1]]])->assertStatus(401);
+    }
+    $tokens = fn (): int => DB::table('personal_access_tokens')->where('tokenable_id', $made->json('id'))->count();
+    expect($tokens())->toBe(1);
+    // By the database alone, as a cleared garden goes.
+    DB::table('users')->where('id', $user->id)->delete();
+    expect($tokens())->toBe(0);
+});
+
+it('counts what lies in the bin among what a garden holds', function () {
+    [$user, $season] = gardener();
+    $document = DB::table('seasons')->where('id', $season->id)->value('document');
+    DB::insert('INSERT INTO seasons (user_id, document, revision, demo, created_at, updated_at, deleted_at)
+        SELECT ?, ?::jsonb, 1, false, now(), now(), now() FROM generate_series(1, 600)', [$user->id, $document]);
+    expect($this->actingAs($user)->postJson("/api/seasons/{$season->id}/copy")->assertStatus(422)->json('detail'))->toContain('deleted ones');
+});

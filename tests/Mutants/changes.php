@@ -380,19 +380,19 @@ return [
     [
         'no lock in a roll',
         'app/Shed/Rolls.php',
-        "->lockForUpdate()->first();
-            if (Roll::query()",
-        "->first();
-            if (Roll::query()",
+        '->lockForUpdate()->first();
+            if (Roll::query()',
+        '->first();
+            if (Roll::query()',
         'tests/Feature/RaceTest.php',
     ],
     [
         'no lock in undoing a roll',
         'app/Shed/Rolls.php',
-        "->lockForUpdate()->first();
-            \$stays",
-        "->first();
-            \$stays",
+        '->lockForUpdate()->first();
+            $stays',
+        '->first();
+            $stays',
         'tests/Feature/RaceTest.php',
     ],
     ['no lock in writing the log', 'app/Http/Controllers/LogController.php', '->lockForUpdate()->first(', '->first(', 'tests/Feature/RaceTest.php'],

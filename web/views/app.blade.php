@@ -4,6 +4,7 @@
   <meta charset="utf-8">
   <meta name="viewport" content="width=device-width, initial-scale=1">
   <meta name="garden" content="{{ $garden ?? '' }}">
+  <meta name="instance" content="{{ App\Http\CookieNames::mark((string) config('app.key')) }}">
   <meta name="theme-color" content="#14231c">
   <link rel="manifest" href="/build/manifest.webmanifest">
   <link rel="apple-touch-icon" href="/icon-192.png">

@@ -16,6 +16,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Password;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The account behind a garden: kept with an e-mail and a password, changed, exported, deleted. */
 final class AccountController
@@ -31,12 +32,17 @@ final class AccountController
         /** @var ?User $user */
         $user = Auth::user();
 
-        return Json::of([
-            'email' => $user?->email,
-            'trial' => $user->trial ?? false,
-            'guest' => $user === null,
-            'mailbox' => (bool) config('jolly.mailbox'),
-        ]);
+        return self::answer($user);
+    }
+
+    /** With somebody's e-mail in it: kept by nobody on the way. */
+    public static function answer(?User $user): JsonResponse
+    {
+        $answer = Json::of(['email' => $user?->email, 'trial' => $user->trial ?? false, 'guest' => $user === null,
+            'mailbox' => (bool) config('jolly.mailbox')]);
+        $answer->headers->set('Cache-Control', 'no-store');
+
+        return $answer;
     }
 
     #[
@@ -107,16 +113,15 @@ final class AccountController
             content: new OA\JsonContent(ref: '#/components/schemas/Export'),
         ),
     ]
-    public function export(): Response
+    public function export(): StreamedResponse
     {
-        return new Response(
-            (string) json_encode(
-                $this->garden->export($this->gardener->user()),
-                JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
-            ),
-            200,
-            ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="jolly-penny.json"'],
-        );
+        $user = $this->gardener->user();
+
+        return new StreamedResponse(function () use ($user): void {
+            foreach ($this->garden->export($user) as $piece) {
+                echo $piece;
+            }
+        }, 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="jolly-penny.json"', 'Cache-Control' => 'no-store']);
     }
 
     /** Whoever sits at somebody's open page may not try passwords without end. */

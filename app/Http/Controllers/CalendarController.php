@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Calendar\TaskCalendar;
 use App\Http\Gardener;
 use App\Http\Json;
+use App\Http\PublicAddress;
 use App\Http\SeasonState;
 use App\Models\CalendarFeed;
 use App\Models\LogRow;
@@ -186,8 +187,6 @@ final class CalendarController
 
     private static function address(CalendarFeed $feed): string
     {
-        $root = config('app.url');
-
-        return rtrim(is_string($root) ? $root : '', '/')."/calendar/{$feed->token}.ics";
+        return PublicAddress::root(request())."/calendar/{$feed->token}.ics";
     }
 }

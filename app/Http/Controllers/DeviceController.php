@@ -25,6 +25,9 @@ final class DeviceController
 {
     private const MAY = 'readings';
 
+    /** Number and secret, as laravel/sanctum makes them. */
+    private const TOKEN = '/^[0-9]{1,18}\|[A-Za-z0-9]{40,64}$/D';
+
     #[OA\Get(
         path: '/api/seasons/{season}/setups/{setup}/devices',
         operationId: 'devices',
@@ -107,7 +110,9 @@ final class DeviceController
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function read(Request $request): JsonResponse
     {
-        $token = PersonalAccessToken::findToken((string) $request->bearerToken());
+        $given = (string) $request->bearerToken();
+        // What is no token is never looked for.
+        $token = preg_match(self::TOKEN, $given) === 1 ? PersonalAccessToken::findToken($given) : null;
         $device = $token !== null && $token->can(self::MAY) ? $token->getRelationValue('tokenable') : null;
         if (! $device instanceof Device) {
             throw new UnauthorizedHttpException('Bearer', 'This token is not one of a device, or was taken back.');

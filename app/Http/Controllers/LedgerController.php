@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Files\LedgerWorkbook;
 use App\Files\NotAWorkbook;
+use App\Files\UploadedBytes;
 use App\Files\WorkbookChanges;
 use App\Http\CsvFile;
 use App\Http\Gardener;
@@ -138,15 +139,11 @@ final class LedgerController
         if ($content === false || strlen($content) > self::MOST_BYTES) {
             throw ValidationException::withMessages(['file' => 'This is no workbook of at most 4 MB. Download the ledger as a workbook and change that.']);
         }
-        $file = (string) tempnam(sys_get_temp_dir(), 'ledger');
+        $file = new UploadedBytes($content);
         try {
-            file_put_contents($file, $content);
-
-            return Json::of(['changes' => WorkbookChanges::of($file, $kept->document)]);
+            return Json::of(['changes' => WorkbookChanges::of($file->path, $kept->document)]);
         } catch (NotAWorkbook $e) {
             throw ValidationException::withMessages(['file' => $e->getMessage()]);
-        } finally {
-            unlink($file);
         }
     }
 

@@ -137,12 +137,13 @@ final class LogController
             ->whereIn('token', array_filter(array_map(fn (mixed $one): mixed => $one->id ?? null, array_filter($given, is_object(...))), is_string(...)))
             ->pluck('token')->all();
         $good = $refused = [];
-        foreach ($given as $one) {
+        $known = array_fill_keys($known, true);
+        foreach ($check->readAll($given) as $n => $read) {
+            $one = $given[$n];
             $id = is_object($one) && is_string($one->id ?? null) ? mb_substr($one->id, 0, 100) : '';
-            $read = $check->read($one);
             if (is_string($read)) {
                 $refused[] = ['id' => $id, 'why' => $read];
-            } elseif (! in_array($id, $known, true) && --$room < 0) {
+            } elseif (! isset($known[$id]) && --$room < 0) {
                 $refused[] = ['id' => $id, 'why' => 'The log of this season is full: '.LogRow::MOST.' entries.'];
             } else {
                 $good[] = $read;

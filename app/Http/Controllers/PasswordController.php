@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\PublicAddress;
 use App\Jobs\SendResetLink;
 use App\Models\User;
+use App\Passwords\NotBreached;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Validation\Rules\Password as Strength;
 use Illuminate\Validation\ValidationException;
@@ -26,7 +29,7 @@ final class PasswordController
             ['email.*' => 'Type the e-mail of your account.'],
         );
         // Known or not, the same is done here; whether there is a letter to write is found out beside.
-        SendResetLink::dispatch(mb_strtolower(trim($input['email'])));
+        SendResetLink::dispatch(mb_strtolower(trim($input['email'])), PublicAddress::root($request));
 
         return new Response(status: 204);
     }
@@ -48,16 +51,22 @@ final class PasswordController
             [
                 'email' => ['required', 'string', 'max:200'],
                 'token' => ['required', 'string', 'max:200'],
-                'password' => ['required', 'string', 'max:1000', Strength::min(8)],
+                'password' => ['required', 'string', 'max:1000', Strength::min(8), new NotBreached],
             ],
-            ['password.*' => 'Take a password of at least 8 characters.'],
+            ['password.min' => 'Take a password of at least 8 characters.'],
         );
-        $status = Password::reset(
-            ['email' => mb_strtolower(trim($input['email'])), 'token' => $input['token'], 'password' => $input['password']],
-            function (User $user, string $password): void {
-                $user->update(['password' => $password]);
-            },
-        );
+        $email = mb_strtolower(trim($input['email']));
+        $status = DB::transaction(function () use ($email, $input): mixed {
+            // Whoever sends the same link at the same time waits here, and then finds it used up.
+            DB::table('password_reset_tokens')->where('email', $email)->lockForUpdate()->first();
+
+            return Password::reset(
+                ['email' => $email, 'token' => $input['token'], 'password' => $input['password']],
+                function (User $user, string $password): void {
+                    $user->update(['password' => $password]);
+                },
+            );
+        });
         if ($status !== Password::PASSWORD_RESET) {
             throw ValidationException::withMessages(['token' => 'This link is used up or too old. Ask for a new one.']);
         }

@@ -43,13 +43,17 @@ final class PriceController
     #[OA\Response(response: 200, description: 'CSV, RFC 4180', content: new OA\MediaType(mediaType: 'text/csv'))]
     public function file(): Response
     {
-        $rows = [['thing', 'shop', 'holds', 'unit', 'price', 'currency', 'date']];
-        foreach (Price::query()->where('user_id', $this->gardener->user()->id)->orderBy('name')->orderBy('seen_on')->cursor() as $one) {
-            $holds = $one->holds === null ? null : (float) $one->holds;
-            $rows[] = [$one->name, $one->shop, $holds, $one->unit, (float) $one->price, $one->currency, $one->seen_on->format('Y-m-d')];
-        }
+        return CsvFile::of('prices', self::lines($this->gardener->user()->id));
+    }
 
-        return CsvFile::of('prices', $rows);
+    /** @return iterable<list<string|float|null>> the heading, then a line at a time */
+    private static function lines(int $user): iterable
+    {
+        yield ['thing', 'shop', 'holds', 'unit', 'price', 'currency', 'date'];
+        foreach (Price::query()->where('user_id', $user)->orderBy('name')->orderBy('seen_on')->cursor() as $one) {
+            $holds = $one->holds === null ? null : (float) $one->holds;
+            yield [$one->name, $one->shop, $holds, $one->unit, (float) $one->price, $one->currency, $one->seen_on->format('Y-m-d')];
+        }
     }
 
     #[OA\Post(path: '/api/prices', operationId: 'addPrice', summary: 'A price seen', tags: ['Prices'])]

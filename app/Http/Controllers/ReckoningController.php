@@ -10,6 +10,7 @@ use App\Models\Roll;
 use App\Seasons\KeptSeason;
 use App\Seasons\Reckoned;
 use App\Seasons\SeasonEditor;
+use App\Shed\Rolls;
 use App\Shed\Shed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -61,13 +62,13 @@ final class ReckoningController
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NextBeliefs'))]
     #[OA\Response(response: 201, description: 'The season', content: new OA\JsonContent(ref: '#/components/schemas/SeasonMade'))]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
-    public function next(Request $request, Shed $shed, SeasonEditor $editor, int $season, string $setup): JsonResponse
+    public function next(Request $request, Shed $shed, Rolls $rolls, SeasonEditor $editor, int $season, string $setup): JsonResponse
     {
         $input = $request->validate(['take' => ['present', 'array', 'max:2000'], 'take.*' => ['string', 'max:250']]);
         [$kept, $row] = $this->find($season, $setup);
         $beliefs = Reckoned::of($kept, $row)->beliefs()->all();
         $made = Roll::query()->where('season_id', $season)->value('made_id');
-        $next = is_int($made) ? $made : $shed->roll($this->gardener->user(), $kept, $row, [])->id;
+        $next = is_int($made) ? $made : $rolls->roll($this->gardener->user(), $kept, $shed->leftovers($kept, $row))->id;
         $taken = array_filter($beliefs, fn (Belief $one): bool => in_array("{$one->key} {$one->id}", $input['take'], true));
         $edits = array_merge(...array_map(fn (Belief $one): array => $one->edits, array_values($taken)));
         $editor->edit($next, 'what was counted', fn (stdClass $document): array => array_values(array_filter($edits,

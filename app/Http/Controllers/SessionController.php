@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Gardens\Garden;
-use App\Http\Json;
 use App\Http\Tries;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
@@ -61,7 +60,7 @@ final class SessionController
             $garden->bringAlong($trial, $user);
         }
 
-        return Json::of(['email' => $user->email, 'trial' => false, 'guest' => false, 'mailbox' => (bool) config('jolly.mailbox')]);
+        return AccountController::answer($user);
     }
 
     #[OA\Delete(path: '/api/session', operationId: 'signOut', summary: 'Sign out', tags: ['Account'])]

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Gardener;
 use App\Http\Json;
+use App\Http\PublicAddress;
 use App\Http\SeasonState;
 use App\Labels\LabelPdf;
 use App\Models\LogRow;
@@ -155,7 +156,7 @@ final class TrayController
         $log = LogRow::book($season);
         $trays = array_filter((new Trays($books, $log))->pictures(), fn (TrayPicture $tray): bool => $wanted === []
             || in_array($tray->id, $wanted, true));
-        $pdf = (new LabelPdf($kept->model->id, $kept->file->units->value === 'us'))->of($sheet, Label::ofTrays(array_values($trays), $books, $log),
+        $pdf = (new LabelPdf(PublicAddress::root($request), $kept->model->id, $kept->file->units->value === 'us'))->of($sheet, Label::ofTrays(array_values($trays), $books, $log),
             $request->integer('used'), $request->string('code')->value() !== '0');
 
         return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="jolly-penny-labels.pdf"',

@@ -8,6 +8,7 @@ use App\Http\Gardener;
 use App\Http\Json;
 use App\Jobs\DoWork;
 use App\Models\Work;
+use App\Work\Turn;
 use App\Work\WorkKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -62,8 +63,10 @@ final class WorkController
             if (Work::query()->where('user_id', $user->id)->whereIn('state', Work::ACTIVE)->count() >= self::MOST) {
                 throw new ConflictHttpException('Two things are being worked out for you already. Wait for one of them, or stop it.');
             }
-            $work = Work::query()->create(['user_id' => $user->id, ...$same]);
-            DoWork::dispatch($work->id);
+            $expected = WorkKind::from($input['kind'])->expectedSeconds(count($kept->file->crops));
+            $work = Work::query()->create(['user_id' => $user->id, 'expected' => $expected, ...$same]);
+            DoWork::dispatch(false);
+            $expected >= Turn::QUICK || DoWork::dispatch(true);
             $work->refresh();
         }
 

@@ -11,6 +11,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
@@ -48,12 +49,13 @@ final class GardenAtOnce
         RateLimiter::hit($key);
         Auth::login(
             DB::transaction(function (): User {
-                $user = User::query()->create(['trial' => true]);
+                // The token of the long-lived cookie: without an account there is no other way back.
+                $user = User::query()->create(['trial' => true, 'remember_token' => Str::random(60)]);
                 DemoSeason::giveTo($user);
 
                 return $user;
             }),
-            remember: false,
+            remember: true,
         );
     }
 }

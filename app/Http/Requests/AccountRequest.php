@@ -7,6 +7,8 @@ namespace App\Http\Requests;
 use App\Http\Controllers\AccountController;
 use App\Http\Tries;
 use App\Models\User;
+use App\Passwords\NotBreached;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Password;
@@ -16,6 +18,10 @@ final class AccountRequest extends FormRequest
 {
     /** Registering tells whether an e-mail is known: from one address only so often. */
     private const AN_HOUR = 5;
+
+    private const SHORTEST = 8;
+
+    private const KNOWN = 'There is an account with this e-mail. Sign in instead; what you typed here comes along.';
 
     public function authorize(): bool
     {
@@ -27,8 +33,6 @@ final class AccountRequest extends FormRequest
         $user = $this->user();
         if ($this->isMethod('PATCH') && $user instanceof User) {
             AccountController::countGuess($user);
-        } elseif ($this->isMethod('POST')) {
-            Tries::count(['register:'.$this->ip() => self::AN_HOUR], 'Too many gardens were kept from here. Try again in an hour.', 3600);
         }
         if (is_string($this->input('email'))) {
             $this->merge(['email' => mb_strtolower(trim($this->string('email')->value()))]);
@@ -43,8 +47,9 @@ final class AccountRequest extends FormRequest
         $change = $this->isMethod('PATCH');
 
         return [
-            'email' => [$change ? 'nullable' : 'required', 'string', 'email', 'max:200', Rule::unique('users', 'email')->ignore($id)],
-            'password' => [$change ? 'nullable' : 'required', 'string', 'max:1000', Password::min(8)],
+            'email' => ['bail', $change ? 'nullable' : 'required', 'string', 'email', 'max:200',
+                $change ? Rule::unique('users', 'email')->ignore($id) : $this->isNew(...)],
+            'password' => [$change ? 'nullable' : 'required', 'string', 'max:1000', Password::min(self::SHORTEST), new NotBreached],
             'current_password' => $change ? ['required', 'current_password'] : ['nullable'],
         ];
     }
@@ -53,11 +58,21 @@ final class AccountRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'email.unique' => 'There is an account with this e-mail. Sign in instead; what you typed here comes along.',
-            'email.*' => 'Type an e-mail address, such as name@example.org.',
-            'password.*' => 'Take a password of at least 8 characters.',
+            'email.unique' => self::KNOWN,
+            ...array_fill_keys(['email.required', 'email.string', 'email.email', 'email.max'], 'Type an e-mail address, such as name@example.org.'),
+            'password.min' => 'Take a password of at least '.self::SHORTEST.' characters.',
             'current_password.*' => 'That is not your present password.',
         ];
+    }
+
+    /** A slip of the pen is refused without a look at who has an account, and does not count as a try. */
+    private function isNew(string $attribute, mixed $email, Closure $fail): void
+    {
+        if (mb_strlen($this->string('password')->value()) < self::SHORTEST) {
+            return;
+        }
+        Tries::count(['register:'.$this->ip() => self::AN_HOUR], 'Too many gardens were kept from here. Try again in an hour.', 3600);
+        User::query()->where('email', $email)->doesntExist() || $fail(self::KNOWN);
     }
 
     public function email(): string

@@ -27,6 +27,9 @@ const AWAY: Problem = {
   detail: 'The server does not answer. What you typed is kept here and sent when it is back.',
 };
 
+/** Each copy of the application on a host has cookies of its own names. */
+const TOKEN = `XSRF-TOKEN-${document.querySelector<HTMLMetaElement>('meta[name="instance"]')?.content ?? ''}`;
+
 const cookie = (name: string): string | undefined =>
   document.cookie
     .split('; ')
@@ -39,7 +42,7 @@ export const seen = new Map<string, number>();
 function withToken(request: Request): Request {
   const revision = seen.get(/\/api\/seasons\/(\d+)/.exec(request.url)?.[1] ?? '');
   if (revision !== undefined) request.headers.set('X-Revision', String(revision));
-  const token = cookie('XSRF-TOKEN');
+  const token = cookie(TOKEN);
   if (token !== undefined) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
   return request;
 }
