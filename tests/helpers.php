@@ -8,7 +8,9 @@ use App\Models\Season;
 use App\Models\User;
 use App\Seasons\DemoSeason;
 use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Species;
 use Tests\Browser\BrowserTestCase;
@@ -73,4 +75,24 @@ function jolly(string $arguments, string $input = ''): array
     [$out, $err] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
 
     return [proc_close($process), $out, $err];
+}
+
+/** What a grower would not advise, read plainly off a whole result: troubles a crop has now and had not where the named set-up grows it. */
+function isSoundBeside(JollyPenny\Core\Season\Season $season, SetupResult $named, SetupResult $result): bool
+{
+    $troubles = function (CropResult $crop) use ($season): array {
+        $lot = array_column($season->crops, 'lot', 'id')[$crop->id];
+        $species = array_column($season->seedLots, 'species', 'id')[$lot];
+        $isTender = array_column($season->species, 'tender', 'id')[$species];
+
+        return [...array_intersect(['frost', 'dim', 'no_light', 'no_mat', 'small'], $crop->warnings), ...$crop->late_days > ($isTender ? 14 : 35) ? ['late'] : []];
+    };
+    $had = array_column($named->crops, null, 'id');
+    foreach ($result->crops as $crop) {
+        if ($crop->grown && array_diff($troubles($crop), $had[$crop->id]->grown ? $troubles($had[$crop->id]) : []) !== []) {
+            return false;
+        }
+    }
+
+    return true;
 }

@@ -60,7 +60,7 @@ final readonly class Changes
                     [$this->override($crop->id, $way)]);
             }
         }
-        if ($now !== Setup::NURSERY && $crop->nursery !== []) {
+        if ($now !== Setup::NURSERY && $this->books->index->isSold($crop)) {
             yield new Change('buy', $crop->id, "Buy {$this->name($crop)}, {$crop->wanted} at the nursery", [$this->override($crop->id, Setup::NURSERY)]);
         }
     }
@@ -88,7 +88,7 @@ final readonly class Changes
             $half = intdiv($crop->wanted, 2);
             [$id, $row] = $this->row($crop, $half);
             $rest = ['path' => ['crops', $crop->id, 'wanted'], 'to' => $crop->wanted - $half];
-            if ($crop->nursery !== []) {
+            if ($this->books->index->isSold($crop)) {
                 yield new Change('half_bought', $crop->id, "Buy {$half} of {$this->name($crop)} and raise the rest",
                     [$rest, ['path' => ['crops', $id], 'to' => $row], $this->override($id, Setup::NURSERY)]);
             }

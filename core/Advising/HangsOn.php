@@ -196,7 +196,7 @@ final readonly class HangsOn
         $lots = $offers = [];
         foreach ($this->books->plans as $plan) {
             $lots[$plan->lot->id] = $plan->lot;
-            $offers += array_flip($plan->crop->nursery);
+            $offers += array_column($this->books->index->offersFor($plan->crop), null, 'id');
         }
         foreach ($lots as $lot) {
             $add('seed_lots', $lot->id, 'packet_price', "a packet of {$lot->variety}", $lot->packetPrice);

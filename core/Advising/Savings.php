@@ -8,6 +8,7 @@ use Closure;
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Choosing\BudgetTotals;
 use JollyPenny\Core\Choosing\SetupTotals;
+use JollyPenny\Core\Choosing\Soundness;
 use JollyPenny\Core\Reckoning\Altered;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Season;
@@ -44,6 +45,8 @@ final readonly class Savings
 
     private Altered $altered;
 
+    private Soundness $soundness;
+
     public function __construct(private Season $season, private Setup $setup)
     {
         $this->costing = new SeasonCosting($season);
@@ -51,6 +54,7 @@ final readonly class Savings
         $this->totals = SetupTotals::of($this->books);
         $this->before = BudgetTotals::of($this->books, $this->totals, 0);
         $this->altered = new Altered($season);
+        $this->soundness = new Soundness($this->books);
     }
 
     /**
@@ -90,7 +94,7 @@ final readonly class Savings
 
     /**
      * @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits
-     * @return ?Weighed null where the season cannot be costed so, or that saves next to nothing
+     * @return ?Weighed null where the season cannot be costed so, where a grower would not advise it, or where it saves next to nothing
      */
     private function weigh(string $kind, ?string $crop, string $words, array $edits): ?Weighed
     {
@@ -102,6 +106,9 @@ final readonly class Savings
             return null;
         }
         $totals = SetupTotals::of($books);
+        if (! $this->soundness->isSound($books)) {
+            return null;
+        }
         if ($this->totals->fillCost - $totals->fillCost < self::LEAST) {
             return null;
         }

@@ -41,11 +41,14 @@ final readonly class WorthKnowing
     private static function kept(Season $season, SetupResult $result): array
     {
         $keep = (float) $result->keep;
+        $short = array_sum(array_map(fn ($crop): float => $crop->grown ? $crop->shortfallBought() : 0.0, $result->crops));
+        // The trip after plants that fail; where one buys anyway, it is no longer one of its own.
+        $trip = $result->fill_cost - $result->cost - $short;
         $none = array_filter($result->crops, fn ($crop): bool => ! $crop->grown && $crop->buy_cost !== null) === [];
         $kept = [self::ALL => 0.0, 'plan' => $keep];
         foreach ($result->crops as $crop) {
             if ($crop->grown && $crop->buy_cost !== null && $crop->extra_cost !== null) {
-                $kept["buy {$crop->id}"] = $keep - ($crop->buy_cost - $crop->extra_cost - (float) $crop->shortfall_cost)
+                $kept["buy {$crop->id}"] = $keep + $trip - ($crop->buy_cost - $crop->extra_cost - (float) $crop->shortfall_cost)
                     - ($none ? $season->nurseryTripCost : 0.0);
             }
         }

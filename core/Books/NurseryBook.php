@@ -6,7 +6,6 @@ namespace JollyPenny\Core\Books;
 
 use JollyPenny\Core\Planning\CropPlan;
 use JollyPenny\Core\Season\Crop;
-use JollyPenny\Core\Season\Offer;
 use JollyPenny\Core\Season\SeasonIndex;
 use WeakMap;
 
@@ -47,12 +46,12 @@ final class NurseryBook
      */
     public function missing(Crop $crop): ?array
     {
-        if ($crop->nursery === []) {
+        $offers = $this->index->offersFor($crop);
+        if ($offers === []) {
             return null;
         }
-        $key = (string) json_encode([$crop->wanted, $crop->boughtLoss, $crop->nursery]);
+        $key = (string) json_encode([$crop->wanted, $crop->boughtLoss, array_column($offers, 'id')]);
         if (! isset($this->prices[$key])) {
-            $offers = array_map(fn (string $id): Offer => $this->index->offers[$id], $crop->nursery);
             $byBought = Basket::prices($offers, Basket::plantsNeeded($crop->wanted, $crop->boughtLoss));
             $this->prices[$key] = array_map(
                 fn (int $missing): float => $byBought[Basket::plantsNeeded($missing, $crop->boughtLoss)],
@@ -66,9 +65,9 @@ final class NurseryBook
     public function basket(Crop $crop): ?Basket
     {
         $plants = Basket::plantsNeeded($crop->wanted, $crop->boughtLoss);
-        $key = (string) json_encode([$plants, $crop->nursery]);
+        $offers = $this->index->offersFor($crop);
+        $key = (string) json_encode([$plants, array_column($offers, 'id')]);
 
-        return array_key_exists($key, $this->baskets) ? $this->baskets[$key]
-            : $this->baskets[$key] = Basket::cheapest(array_map(fn (string $id) => $this->index->offers[$id], $crop->nursery), $plants);
+        return array_key_exists($key, $this->baskets) ? $this->baskets[$key] : $this->baskets[$key] = Basket::cheapest($offers, $plants);
     }
 }

@@ -90,14 +90,14 @@ final class SetupBooks
     /** @return list<int> places in `plans` of grown crops that somebody sells */
     public function onOffer(): array
     {
-        return array_keys(array_filter($this->plans, fn (CropPlan $plan): bool => $plan->crop->nursery !== []));
+        return array_keys(array_filter($this->plans, fn (CropPlan $plan): bool => $this->index->isSold($plan->crop)));
     }
 
     private function place(Crop $crop): void
     {
         $method = $this->setup->methodFor($crop->id);
         if ($method === Setup::NURSERY) {
-            if ($crop->nursery !== []) {
+            if ($this->index->isSold($crop)) {
                 $this->bought[$crop->id] = $crop;
             }
 

@@ -22,14 +22,18 @@ final readonly class Timetable
 {
     private const WEEK = 7;
 
-    /** @param  list<array{int, int}>  $stages  start and end */
-    private function __construct(public Sown $sown, public array $stages, public bool $late)
+    /**
+     * @param  list<array{int, int}>  $stages  start and end
+     * @param  int  $lateDays  days after the target on which it goes out
+     */
+    private function __construct(public Sown $sown, public array $stages, public int $lateDays)
     {
     }
 
     /**
      * @param  list<bool>  $outdoors  which stages are outdoors
-     * @param  ?float  $weeks  the species', from sowing to planting out; known where a stage rests
+     * @param  ?float  $weeks  the species', from sowing in good warmth to planting out; known where a stage rests. Seed that comes up late
+     *     in a cold room is sown earlier, and does not grow the less: a stage that rests takes what growth needs
      * @return self|Failure why the seed does not come up
      */
     public static function of(
@@ -43,14 +47,15 @@ final readonly class Timetable
         $days = array_map(fn (Stage $stage): int => $stage->givenDays(), $method->stages);
         $days[0] = 0;
         $rest = array_keys(array_filter($method->stages, fn (Stage $stage): bool => $stage->isRest()))[0] ?? null;
+        if ($rest !== null) {
+            $days[$rest] = max(1, Ceiling::of(self::WEEK * (float) $weeks * $method->weeksShare) - $first->leastDays() - array_sum($days));
+        }
         $target = self::target($season, $crop)->number;
         $fixed = self::fixedSowing($season, $crop, $method, $outdoors[0]);
 
-        return match (true) {
-            $fixed !== null => self::forwards($first->sown($fixed), $days, $rest, $target, $method->isDirectSowing() ? null : $outdoors),
-            $rest !== null => self::resting($first, $days, $rest, $target, Ceiling::of(self::WEEK * (float) $weeks)),
-            default => self::backwards($first->overBy($target - array_sum($days)), $days, $target),
-        };
+        return $fixed === null
+            ? self::backwards($first->overBy($target - array_sum($days)), $days, $target)
+            : self::forwards($first->sown($fixed), $days, $rest, $target, $method->isDirectSowing() ? null : $outdoors);
     }
 
     /** The day on which the crop should go out. */
@@ -76,9 +81,9 @@ final readonly class Timetable
     }
 
     /**
-     * From a sowing day on. Days of waiting go to the last stage indoors.
+     * From a sowing day on. A stage that rests waits for the target; other days of waiting go to the last stage indoors.
      *
-     * @param  list<int>  $days
+     * @param  array<int, int>  $days  of a stage that rests what growth needs
      * @param  ?list<bool>  $outdoors  null for a direct sowing, which never waits and is never late
      */
     private static function forwards(Sown|Failure $sown, array $days, ?int $rest, int $target, ?array $outdoors): self|Failure
@@ -88,7 +93,7 @@ final readonly class Timetable
         }
         $days[0] = $sown->days;
         if ($rest !== null) {
-            $days[$rest] = max(1, $target - $sown->on - array_sum($days));
+            $days[$rest] = max($days[$rest], $target - $sown->on - (array_sum($days) - $days[$rest]));
         }
         $waiting = $target - $sown->on - array_sum($days);
         if ($outdoors !== null && $waiting > 0) {
@@ -96,23 +101,10 @@ final readonly class Timetable
             $days[$indoors === [] ? count($days) - 1 : max($indoors)] += $waiting;
         }
 
-        return self::laid($sown, $days, $outdoors !== null && $waiting < 0);
+        return self::laid($sown, $days, $outdoors === null ? 0 : max(0, -$waiting));
     }
 
-    /** @param  list<int>  $days */
-    private static function resting(FirstStage $first, array $days, int $rest, int $target, int $whole): self|Failure
-    {
-        $sown = $first->sown($target - $whole);
-        if ($sown instanceof Failure) {
-            return $sown;
-        }
-        $days[0] = $sown->days;
-        $days[$rest] = max(1, $whole - array_sum($days));
-
-        return self::laid($sown->movedTo($target - array_sum($days)), $days);
-    }
-
-    /** @param  list<int>  $days */
+    /** @param  array<int, int>  $days */
     private static function backwards(Sown|Failure $sown, array $days, int $target): self|Failure
     {
         if ($sown instanceof Failure) {
@@ -124,7 +116,7 @@ final readonly class Timetable
     }
 
     /** @param  array<int, int>  $days */
-    private static function laid(Sown $sown, array $days, bool $late = false): self
+    private static function laid(Sown $sown, array $days, int $lateDays = 0): self
     {
         $start = $sown->on;
         $stages = [];
@@ -133,6 +125,6 @@ final readonly class Timetable
             $start += $length;
         }
 
-        return new self($sown, $stages, $late);
+        return new self($sown, $stages, $lateDays);
     }
 }

@@ -15,7 +15,7 @@ use JollyPenny\Core\Season\Setup;
  * A spending limit for what is bought now: what to grow, buy or leave out, and which lamps and mats to leave in the shop, so that the
  * till stays within it; of all such ways the one with the fewest plants missing, then the cheapest to fill the list, then the fewest
  * hours. As in mix and match, each crop takes a method that any set-up uses for it, the nursery, or is left out. Where the choices are
- * at most 50,000 each is weighed; beyond, it is a search, which never goes above the limit and says that it is one.
+ * at most 50,000 each is weighed; what is not sound is left out (Soundness); beyond, it is a search, which never goes above the limit and says that it is one.
  */
 final class Budget
 {
@@ -46,7 +46,12 @@ final class Budget
 
     private int $weighed = 0;
 
-    private readonly int $crowded;
+    private readonly int $withoutRoom;
+
+    private readonly Soundness $soundness;
+
+    /** Ways weighed that nobody should be advised. */
+    private int $unsound = 0;
 
     /**
      * @param  ?Closure(int, int): void  $progress  told how many of how many choices are weighed
@@ -61,7 +66,8 @@ final class Budget
     ) {
         $this->costing = new SeasonCosting($season);
         $books = $this->costing->books($base);
-        $this->crowded = SetupTotals::of($books)->crowdedDays;
+        $this->withoutRoom = SetupTotals::of($books)->daysWithoutRoom();
+        $this->soundness = new Soundness($books);
         $this->choices = new Choices($season, $base, []);
         foreach ($this->choices->methods as $crop => $ways) {
             $this->ways[$crop] = [...$ways, self::LEAVE];
@@ -83,7 +89,7 @@ final class Budget
         $put = new BudgetStep('gear', '', 'with', 'without', $less->before->cash - $all->before->cash, $less->before->missing - $all->before->missing,
             $less->before->fill_cost - $all->before->fill_cost, $less->before->hours - $all->before->hours);
 
-        return new Budgeted($this->limit, true, $less->search, $all->weighed + $less->weighed, $less->overrides, $less->left_out, $less->lights, $less->mats,
+        return new Budgeted($this->limit, true, $less->search, $all->weighed + $less->weighed, $all->unsound + $less->unsound, $less->overrides, $less->left_out, $less->lights, $less->mats,
             true, $all->before, $less->after, [$put, ...$less->steps]);
     }
 
@@ -100,7 +106,7 @@ final class Budget
         /** @var array<string, string> $overrides */
         $overrides = array_filter($ways, fn (string $way): bool => $way !== self::LEAVE);
 
-        return new Budgeted($this->limit, $this->best !== null, $search, $this->weighed, $overrides, $left, $lights, $mats, false, $before, $after,
+        return new Budgeted($this->limit, $this->best !== null, $search, $this->weighed, $this->unsound, $overrides, $left, $lights, $mats, false, $before, $after,
             $this->steps($asItIs, $ways, $lights, $mats, $before));
     }
 
@@ -219,14 +225,20 @@ final class Budget
      * @param  array<array-key, string>  $ways
      * @param  list<string>  $lights
      * @param  list<string>  $mats
-     * @return ?BudgetTotals null where it crowds the bench more than the set-up does
+     * @return ?BudgetTotals null where a grower would not advise it, or it has less room than the set-up has
      */
     private function totals(array $ways, array $lights, array $mats): ?BudgetTotals
     {
         [$books, $left] = $this->books($ways, $lights, $mats);
         $totals = SetupTotals::of($books);
 
-        return $totals->crowdedDays > $this->crowded ? null : BudgetTotals::of($books, $totals, $left);
+        if (! $this->soundness->isSound($books)) {
+            $this->unsound++;
+
+            return null;
+        }
+
+        return $totals->daysWithoutRoom() > $this->withoutRoom ? null : BudgetTotals::of($books, $totals, $left);
     }
 
     /**

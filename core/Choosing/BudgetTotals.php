@@ -32,7 +32,7 @@ final readonly class BudgetTotals
             $missing += match (true) {
                 isset($books->bought[$crop->id]) => 0.0,
                 $plan === null => (float) $crop->wanted,
-                $crop->nursery !== [] => 0.0,
+                $books->index->isSold($crop) => 0.0,
                 default => $crop->wanted - self::useful($plan),
             };
         }

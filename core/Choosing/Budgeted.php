@@ -11,6 +11,7 @@ final readonly class Budgeted
      * @param  float  $limit  money
      * @param  bool  $kept  whether any way keeps to it
      * @param  bool  $search  looked for by steps, rather than weighed against every other way
+     * @param  int  $unsound  of the ways weighed, left out because a grower would not advise them (Soundness)
      * @param  array<string, string>  $overrides  method, or "nursery", by crop that stays
      * @param  list<string>  $left_out  crops
      * @param  list<string>  $lights
@@ -23,6 +24,7 @@ final readonly class Budgeted
         public bool $kept,
         public bool $search,
         public int $weighed,
+        public int $unsound,
         public array $overrides,
         public array $left_out,
         public array $lights,

@@ -7,6 +7,7 @@ namespace JollyPenny\Core\Choosing;
 use Generator;
 use JollyPenny\Core\Season\Method;
 use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\SeasonIndex;
 use JollyPenny\Core\Season\Setup;
 
 /** What mix and match may choose from: for each crop the methods that any set-up uses for it, and the named set-up's lamps and mats. */
@@ -32,13 +33,14 @@ final readonly class Choices
     {
         $this->mustSupply = array_fill_keys($supplied, true);
         $methods = $wants = [];
+        $index = SeasonIndex::of($season);
         foreach ($season->crops as $crop) {
             $used = array_map(fn (Setup $setup): string => $setup->methodFor($crop->id), $season->setups);
             // The named set-up's way first, so that of equal choices it stays.
-            $ways = array_values(array_unique([$base->methodFor($crop->id), ...$used, ...$crop->nursery === [] ? [] : [Setup::NURSERY]]));
+            $ways = array_values(array_unique([$base->methodFor($crop->id), ...$used, ...$index->isSold($crop) ? [Setup::NURSERY] : []]));
             $own = isset($this->mustSupply[$crop->id]);
             $methods[$crop->id] = array_values(
-                array_filter($ways, fn (string $way): bool => $way !== Setup::NURSERY || $crop->nursery !== [] || ! $own),
+                array_filter($ways, fn (string $way): bool => $way !== Setup::NURSERY || $index->isSold($crop) || ! $own),
             );
         }
         $this->methods = $methods;

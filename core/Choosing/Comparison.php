@@ -49,8 +49,10 @@ final readonly class Comparison
         $nursery = self::known(array_column($results, 'nursery_per_plant'));
         $cheapest = $boughtEach = [];
         $followed = self::followed($standings);
+        $lots = array_column($season->seedLots, 'species', 'id');
+        $tender = array_column($season->species, 'tender', 'id');
         foreach ($season->crops as $i => $crop) {
-            $cheapest[$crop->id] = self::cheapestFor($i, $followed);
+            $cheapest[$crop->id] = self::cheapestFor($i, $followed, $tender[$lots[$crop->lot]]);
             $boughtEach[$crop->id] =
                 self::known(array_map(fn (SetupResult $result): ?float => $result->crops[$i]->boughtEach(), $results))[0] ?? null;
         }
@@ -76,14 +78,18 @@ final readonly class Comparison
         return array_map(fn (Standing $standing): SetupResult => $standing->result, $fair ?: $standings);
     }
 
-    /** @param  array<string, SetupResult>  $results */
-    private static function cheapestFor(int $crop, array $results): ?string
+    /**
+     * Of the ways that a grower would advise.
+     *
+     * @param  array<string, SetupResult>  $results
+     */
+    private static function cheapestFor(int $crop, array $results, bool $tender): ?string
     {
         $best = null;
         $least = INF;
         foreach ($results as $id => $result) {
             $cost = $result->crops[$crop]->filledCost();
-            if ($cost !== null && $cost < $least - self::SAME) {
+            if ($cost !== null && Soundness::ofResult($result->crops[$crop], $tender) === [] && $cost < $least - self::SAME) {
                 [$best, $least] = [(string) $id, $cost];
             }
         }

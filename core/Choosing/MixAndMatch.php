@@ -11,9 +11,9 @@ use JollyPenny\Core\Season\Setup;
 use stdClass;
 
 /**
- * Each crop its cheapest way, with only those lamps and mats that still pay. Costing rules, section 11. Where there are few
- * enough choices the answer is the true minimum; beyond, a search that is never dearer than the set-up it is built on nor than
- * buying everything.
+ * Each crop its cheapest sound way that there is room for, with only those lamps and mats that still pay. Costing rules, section 11.
+ * Where there are few enough choices the answer is the true minimum; beyond, a search that never stands behind the set-up it is built
+ * on, nor behind buying everything.
  */
 final class MixAndMatch
 {
@@ -33,6 +33,11 @@ final class MixAndMatch
 
     private readonly Choices $choices;
 
+    private readonly Soundness $soundness;
+
+    /** Ways weighed that nobody should be advised. */
+    private int $unsound = 0;
+
     /** @var ?array{Setup, SetupTotals} the best so far */
     private ?array $best = null;
 
@@ -47,6 +52,7 @@ final class MixAndMatch
         $this->costing = new SeasonCosting($season);
         $books = $this->costing->books($base);
         $this->named = SetupTotals::of($books);
+        $this->soundness = new Soundness($books);
         $this->choices = new Choices($season, $base, [...array_keys($books->grown), ...array_keys($books->bought)]);
     }
 
@@ -60,6 +66,7 @@ final class MixAndMatch
         $grows = array_diff($setup->overrides, [Setup::NURSERY]) !== [];
         $meta = new stdClass();
         $meta->search = $search;
+        $meta->unsound = $this->unsound;
 
         return $grows
             ? new Setup(
@@ -154,7 +161,9 @@ final class MixAndMatch
             $books = $this->costing->books($setup);
             $totals = SetupTotals::of($books);
             $supplied = array_diff_key($this->choices->mustSupply, $books->grown, $books->bought) === [];
-            if (! $supplied || $totals->crowdedDays > $this->named->crowdedDays) {
+            $isSound = $this->soundness->isSound($books);
+            $isSound ?: $this->unsound++;
+            if (! $supplied || ! $isSound) {
                 $totals = null;
             } elseif ($this->best === null || self::beats($totals, $this->best[1])) {
                 $this->best = [$setup, $totals];
@@ -167,10 +176,12 @@ final class MixAndMatch
         return $totals;
     }
 
-    /** Cheaper to fill the list, or as cheap with fewer hours. */
+    /** More room first: what has none is no answer. Then cheaper to fill the list, or as cheap with fewer hours. */
     private static function beats(SetupTotals $a, SetupTotals $b): bool
     {
-        return $a->fillCost < $b->fillCost - self::SAME ||
+        $room = $a->daysWithoutRoom() <=> $b->daysWithoutRoom();
+
+        return $room !== 0 ? $room < 0 : $a->fillCost < $b->fillCost - self::SAME ||
             ($a->fillCost <= $b->fillCost + self::SAME && $a->hours < $b->hours - self::SAME);
     }
 }

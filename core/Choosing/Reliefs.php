@@ -30,6 +30,7 @@ final readonly class Reliefs
         $costing = new SeasonCosting($this->season);
         $books = $costing->books($setup);
         $now = SetupTotals::of($books);
+        $soundness = new Soundness($books);
         $reliefs = [];
         foreach ($this->season->crops as $crop) {
             if (! in_array($crop->id, $crowding, true)) {
@@ -38,9 +39,10 @@ final readonly class Reliefs
             foreach ($this->offsets($crop, $books) as $by) {
                 $offset = $crop->plantOutOffsetDays + $by;
                 $moved = new SeasonCosting($this->season->withCrop($crop->with(plantOutOffsetDays: $offset)));
-                $reliefs[] = self::relief(
+                $then = $moved->books($setup);
+                $reliefs[] = ! $soundness->isSound($then) ? null : self::relief(
                     $now,
-                    SetupTotals::of($moved->books($setup)),
+                    SetupTotals::of($then),
                     $by > 0 ? 'later' : 'earlier',
                     $crop->id,
                     abs($by),
@@ -49,8 +51,8 @@ final readonly class Reliefs
             }
             foreach ($this->season->methods as $method) {
                 if ($method->id !== $setup->methodFor($crop->id)) {
-                    $then = SetupTotals::of($costing->books($setup->raising($crop->id, $method->id)));
-                    $reliefs[] = self::relief($now, $then, 'smaller', $crop->id, null, [
+                    $then = $costing->books($setup->raising($crop->id, $method->id));
+                    $reliefs[] = ! $soundness->isSound($then) ? null : self::relief($now, SetupTotals::of($then), 'smaller', $crop->id, null, [
                         'path' => ['setups', $setup->id, 'overrides', $crop->id],
                         'to' => $method->id,
                     ]);

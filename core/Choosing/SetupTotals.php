@@ -11,12 +11,21 @@ use JollyPenny\Core\Results\Crowding;
 /** What decides between set-ups, without the figures of each crop: many of these are weighed for one answer. */
 final readonly class SetupTotals
 {
+    /** For so many days of crowding a tray finds a chair. */
+    public const BEARABLE_DAYS = 3;
+
     /**
      * @param  float  $fillCost  money with everything that falls short bought
      * @param  int  $supplied  crops that are raised, or bought where somebody sells them
      */
     private function __construct(public float $fillCost, public float $hours, public int $crowdedDays, public int $supplied)
     {
+    }
+
+    /** Crowded days that nobody can put up with: 0 where it has room. */
+    public function daysWithoutRoom(): int
+    {
+        return max(0, $this->crowdedDays - self::BEARABLE_DAYS);
     }
 
     public static function of(SetupBooks $books): self

@@ -27,14 +27,20 @@ final readonly class Standing
     /** Supplies the list, with light, warmth and room for all of it. */
     public function qualifies(): bool
     {
-        return $this->result->isFair() && $this->result->crowded_days === 0;
+        return $this->result->isFair() && $this->hasRoom();
+    }
+
+    /** What has no room is no answer; for a few days a tray finds a chair. */
+    public function hasRoom(): bool
+    {
+        return $this->result->crowded_days <= SetupTotals::BEARABLE_DAYS;
     }
 
     /** Below 0 where this one stands before the other. */
     public function compare(self $other): int
     {
         [$a, $b] = [$this->result, $other->result];
-        $by = [! $this->qualifies(), $this->missing(), $a->crowded_days > 0] <=> [! $other->qualifies(), $other->missing(), $b->crowded_days > 0];
+        $by = [! $this->qualifies(), $this->missing(), ! $this->hasRoom()] <=> [! $other->qualifies(), $other->missing(), ! $other->hasRoom()];
         if ($by !== 0) {
             return $by;
         }

@@ -42,6 +42,14 @@ final readonly class FirstStage
         return $this->modelled($this->seedbed->upBy($end - $this->stage->extraDays, $this->emergenceFactor, $this->givenDays()));
     }
 
+    /** The stage's own days with seed that comes up as fast as it can. */
+    public function leastDays(): int
+    {
+        return $this->seedbed === null
+            ? $this->unmodelled(0)->days
+            : max($this->givenDays(), $this->seedbed->shortestDays($this->emergenceFactor)) + $this->stage->extraDays;
+    }
+
     private function modelled(Emergence $emergence): Sown|Failure
     {
         return $emergence->failure ?? new Sown(

@@ -8,6 +8,7 @@ use JollyPenny\Core\Season\GerminationRow;
 use JollyPenny\Core\Season\Light;
 use JollyPenny\Core\Season\Mat;
 use JollyPenny\Core\Season\Place;
+use JollyPenny\Core\Units\Ceiling;
 
 /**
  * Soil in which one species germinates, day by day: the rates of the days are added up until the seed is up. Costing rules,
@@ -38,6 +39,14 @@ final class Seedbed
         private readonly ?Mat $mat,
     ) {
         $this->best = TemperatureResponse::best($table);
+    }
+
+    /** The fewest days in which it is up in the warmth it likes best: those of the table's shortest row. */
+    public function shortestDays(float $emergenceFactor): int
+    {
+        $days = array_filter(array_column($this->table, 'days'), fn (mixed $one): bool => $one !== null);
+
+        return $days === [] ? 1 : max(1, Ceiling::of($emergenceFactor * min($days)));
     }
 
     /** What is sown on a day. */

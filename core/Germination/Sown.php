@@ -22,10 +22,4 @@ final readonly class Sown
         public ?float $soilC = null,
     ) {
     }
-
-    /** The same sown on another day. */
-    public function movedTo(int $day): self
-    {
-        return new self($day, $this->days, $this->up - $this->on + $day, $this->relative, $this->soilC);
-    }
 }

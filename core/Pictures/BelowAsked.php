@@ -8,6 +8,7 @@ use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\SeasonIndex;
 
 /** Why a crop is less sure to be enough than was asked for, and what helps. */
 final readonly class BelowAsked
@@ -36,7 +37,7 @@ final readonly class BelowAsked
             (int) round(100 * $season->confidence),
             $withoutMishap >= $season->confidence ? $season->mishap : 0.0,
             Day::ofNumber(Day::parse($result->sow_on)->number + self::LATE_DAYS)->format(),
-            $crop->nursery !== [],
+            SeasonIndex::of($season)->isSold($crop),
         );
     }
 }

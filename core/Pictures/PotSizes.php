@@ -7,7 +7,6 @@ namespace JollyPenny\Core\Pictures;
 use JollyPenny\Core\Books\Basket;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Method;
-use JollyPenny\Core\Season\Offer;
 use JollyPenny\Core\Season\SeasonIndex;
 
 /** How much a finished plant of one's own stands in, and one from the nursery: a plug and a pot are not the same plant. */
@@ -40,7 +39,7 @@ final readonly class PotSizes
 
     private static function bought(Crop $crop, SeasonIndex $index): ?float
     {
-        $offers = array_map(fn (string $id): Offer => $index->offers[$id], $crop->nursery);
+        $offers = $index->offersFor($crop);
         $packs = Basket::cheapest($offers, Basket::plantsNeeded($crop->wanted, $crop->boughtLoss))->packs ?? [];
         arsort($packs);
 

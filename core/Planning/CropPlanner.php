@@ -92,12 +92,13 @@ final class CropPlanner
             $crop,
             $lot,
             $method,
+            $species,
             $viability,
             $timetable->sown,
             $g,
             $sowing,
             $this->stages($crop, $method, $sowing, $timetable),
-            $timetable->late,
+            $timetable->lateDays,
             $frost === Frost::Threatens,
         );
     }

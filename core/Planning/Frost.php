@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Planning;
 
 use JollyPenny\Core\Calendar\Timetable;
+use JollyPenny\Core\Germination\NormalDistribution;
 use JollyPenny\Core\Season\Anchor;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Season;
@@ -17,6 +18,24 @@ enum Frost
     case Threatens;
     /** Up outdoors before the last frost: it cannot be raised so. */
     case Kills;
+
+    private const HALF_A_DAY = 0.5;
+
+    /**
+     * The chance that frost takes it: the last frost strays around its day by as much as is known, and a plant that goes out in the middle
+     * of a day is caught by a frost on it or later.
+     *
+     * @return ?float null for a hardy species, one that goes by the first frost, or where nobody knows how far the last frost strays
+     */
+    public static function chance(CropPlan $plan, Season $season): ?float
+    {
+        if (! $plan->species->tender || $plan->crop->anchor !== Anchor::LastFrost || $season->lastFrostSpreadDays <= 0.0) {
+            return null;
+        }
+        $day = $plan->method->isDirectSowing() ? $plan->sown->up : $plan->plantOutOn();
+
+        return 1.0 - NormalDistribution::cumulative(($day - $season->lastFrost->number - self::HALF_A_DAY) / $season->lastFrostSpreadDays);
+    }
 
     /** @param  bool  $outdoors  whether it germinates outdoors */
     public static function of(bool $tender, Season $season, Crop $crop, Timetable $timetable, bool $outdoors): self

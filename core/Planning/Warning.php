@@ -15,5 +15,6 @@ enum Warning: string
     case NoMat = 'no_mat';
     case Late = 'late';
     case Dim = 'dim';
+    case Small = 'small';
     case NoOffer = 'no_offer';
 }

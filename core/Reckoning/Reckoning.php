@@ -237,10 +237,11 @@ final class Reckoning
     private function answer(array $steps, SetupBooks $books, SetupResult $result): CameTo
     {
         $wanted = $out = 0;
-        $short = $earned = $hours = 0.0;
-        $crops = [];
+        $short = $hours = 0.0;
+        $crops = $open = [];
+        $isShort = false;
         $own = array_sum(array_map(fn ($crop): float => $crop->buy_cost === null ? 0.0 : (float) $crop->cost, $result->crops));
-        foreach ($books->plans as $plan) {
+        foreach ($books->plans as $index => $plan) {
             $facts = $this->log->crop($plan->crop->id);
             $row = array_column($result->crops, null, 'id')[$plan->crop->id];
             $went = $facts->planted + $facts->given + $facts->sold;
@@ -251,15 +252,19 @@ final class Reckoning
             $missing = $prices === null ? 0.0 : ($over ? $prices[max(0, $plan->crop->wanted - $went)] : $row->shortfallBought());
             $short += $missing;
             if ($row->buy_cost !== null) {
-                $earned += $row->buy_cost - (float) $row->cost - $missing;
                 $hours += (float) $row->hours;
+                $over ? $isShort = $isShort || $missing > 0.0 : $open[] = $index;
             }
             $crops[] = ['crop' => $plan->crop->id, 'up' => $facts->up, 'of' => $facts->up_of, 'finished' => $over ? $went : null,
                 'wanted' => $plan->crop->wanted];
         }
 
+        // Plants that fail are bought on a trip of their own where nothing else is bought: sure, or as likely as one still has to be.
+        $trip = $books->bought !== [] ? 0.0 : $books->season()->nurseryTripCost * ($isShort ? 1.0 : 1.0 - $books->together->allEnough($open));
+        $kept = $result->buy_total === null ? null : $result->buy_total - $own - $short - $trip;
+
         return new CameTo($this->setup->id, $steps, $wanted, $out, $result->nursery_per_plant,
-            $result->buy_total === null ? null : $result->buy_total - $own - $short, $hours > 0.0 ? $earned / $hours : null, $hours, $this->losses(), $crops,
+            $kept, $kept !== null && $hours > 0.0 ? $kept / $hours : null, $hours, $this->losses(), $crops,
             self::stack($steps[0]), self::stack($steps[count($steps) - 1]));
     }
 

@@ -12,6 +12,7 @@ use JollyPenny\Core\Calendar\StagePlan;
 use JollyPenny\Core\Energy\DailyLightIntegral;
 use JollyPenny\Core\Energy\PlaceEnergy;
 use JollyPenny\Core\Planning\CropPlan;
+use JollyPenny\Core\Planning\Frost;
 use JollyPenny\Core\Planning\Warning;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Day;
@@ -93,7 +94,9 @@ final readonly class CropAccount
             method: $plan->method->id,
             grown: true,
             warnings: $this->warnings($plan),
-            cold_on: $plan->crop->coldDays > 0 ? self::day($plan->sowOn() - $plan->crop->coldDays) : null,
+            cold_on: $plan->coldOn() === null ? null : self::day($plan->coldOn()),
+            late_days: $plan->lateDays,
+            p_frost: Frost::chance($plan, $this->books->season()),
             sow_on: self::day($plan->sowOn()),
             plant_out_on: self::day($plan->plantOutOn()),
             g: $plan->g,
@@ -164,8 +167,9 @@ final readonly class CropAccount
             Warning::Frost->value => $plan->frost,
             Warning::NoLight->value => false,
             Warning::NoMat->value => false,
-            Warning::Late->value => $plan->late,
+            Warning::Late->value => $plan->lateDays > 0,
             Warning::Dim->value => false,
+            Warning::Small->value => $plan->standsTooSmall(),
         ];
         foreach ($plan->stages as $i => $stage) {
             $energy = $this->books->energy->places[$stage->place->id] ?? null;

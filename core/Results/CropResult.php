@@ -21,6 +21,8 @@ final readonly class CropResult
         public bool $grown,
         public array $warnings,
         public ?string $cold_on = null,
+        public ?int $late_days = null,
+        public ?float $p_frost = null,
         public ?string $sow_on = null,
         public ?string $plant_out_on = null,
         public ?float $g = null,

@@ -22,7 +22,11 @@ final readonly class FillingTheList
     /** Wanted plants of those same crops. */
     public float $plantsSupplied;
 
+    /** Money that growing saves against buying those crops, what falls short and the trip after it bought. */
     public ?float $keep;
+
+    /** Money for one of those same plants by this set-up, to stand beside the nursery's price. */
+    public ?float $samePerPlant;
 
     /** Money that an hour of the gardener's work earns. */
     public ?float $impliedWage;
@@ -32,8 +36,8 @@ final readonly class FillingTheList
     {
         $season = $books->season();
         $wanted = $shortfallBought = $filled = $plants = 0.0;
-        $buying = $spending = $hours = $earned = 0.0;
-        $any = $worked = false;
+        $buying = $spending = $hours = 0.0;
+        $any = false;
         foreach ($crops as $i => $crop) {
             $w = $season->crops[$i]->wanted;
             $wanted += $w;
@@ -53,17 +57,17 @@ final readonly class FillingTheList
             $spending += $crop->cost + $short;
             $any = true;
             if ($crop->grown) {
-                $worked = true;
                 $hours += (float) $crop->hours;
-                $earned += $crop->buy_cost - $crop->cost - $short;
             }
         }
-        $this->filling = $shortfallBought + $books->tripForShortfall();
+        $trip = $books->tripForShortfall();
+        $this->filling = $shortfallBought + $trip;
         $this->filled = $filled;
         $this->missing = $wanted - $filled;
         $this->plantsSupplied = $plants;
         $this->buyTotal = $any ? $buying + $season->nurseryTripCost : null;
-        $this->keep = $this->buyTotal === null ? null : $this->buyTotal - $spending;
-        $this->impliedWage = $worked && $hours > 0.0 ? $earned / $hours : null;
+        $this->keep = $this->buyTotal === null ? null : $this->buyTotal - $spending - $trip;
+        $this->samePerPlant = $this->buyTotal === null ? null : CropAccount::quotient($this->buyTotal - $this->keep, $plants);
+        $this->impliedWage = $this->keep !== null && $hours > 0.0 ? $this->keep / $hours : null;
     }
 }

@@ -66,6 +66,7 @@ final readonly class SetupCosting
             missing: $fill->missing,
             buy_total: $fill->buyTotal,
             nursery_per_plant: $fill->buyTotal === null ? null : CropAccount::quotient($fill->buyTotal, $fill->plantsSupplied),
+            same_per_plant: $fill->samePerPlant,
             keep: $fill->keep,
             p_keep: $fill->buyTotal === null ? null : ChanceToKeep::of($books, $crops, $fill->buyTotal),
             income: $sum('income'),

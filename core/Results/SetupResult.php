@@ -42,6 +42,7 @@ final readonly class SetupResult
         public float $missing,
         public ?float $buy_total,
         public ?float $nursery_per_plant,
+        public ?float $same_per_plant,
         public ?float $keep,
         public ?float $p_keep,
         public float $income,

@@ -14,7 +14,11 @@ final readonly class Crop
 {
     use With;
 
+    /** Litres by which a pot may be smaller and still be as large. */
+    public const SAME = 1e-9;
+
     /**
+     * @param  ?float  $potAtLeastL  litres of the pot that a plant, bought or raised, is wanted in
      * @param  list<string>  $nursery  ids
      */
     public function __construct(
@@ -31,10 +35,17 @@ final readonly class Crop
         public ?SowAmount $sow = null,
         public MoveOn $moveOn = MoveOn::Enough,
         public array $nursery = [],
+        public ?float $potAtLeastL = null,
         public float $boughtLoss = 0.0,
         public bool $substitute = false,
         public float $salePrice = 0.0,
         public ?stdClass $meta = null,
     ) {
+    }
+
+    /** Whether a bought plant is the same plant: in a pot large enough, or nobody knows in what. */
+    public function accepts(Offer $offer): bool
+    {
+        return $this->potAtLeastL === null || $offer->potL === null || $offer->potL >= $this->potAtLeastL - self::SAME;
     }
 }

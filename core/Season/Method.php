@@ -7,7 +7,7 @@ namespace JollyPenny\Core\Season;
 use stdClass;
 
 /**
- * How a crop is raised: an ordered list of stages.
+ * How a crop is raised: an ordered list of stages. Plants that go out young do so after a share of the species' weeks.
  */
 final readonly class Method
 {
@@ -26,6 +26,7 @@ final readonly class Method
         #[ListOf(Stage::class)] public array $stages,
         public int $minPlants = 1,
         public int $roundSitesTo = 1,
+        public float $weeksShare = 1.0,
         public array $needs = [],
         #[ListOf(Extra::class)] public array $extras = [],
         public ?stdClass $meta = null,

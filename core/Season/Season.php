@@ -67,6 +67,7 @@ final readonly class Season
         public float $mixOverage = 0.1,
         public float $luck = 0.1,
         public float $mishap = 0.03,
+        public float $lastFrostSpreadDays = 0.0,
         public float $nurseryTripCost = 0.0,
         public ?Feed $feed = null,
         #[ListOf(Tray::class)] public array $trays = [],

@@ -50,4 +50,15 @@ final readonly class SeasonIndex
             array_column($s->seedLots, null, 'id'), array_column($s->methods, null, 'id'),
             array_column($s->nursery, null, 'id'));
     }
+
+    /** @return list<Offer> at which a crop's plants can be bought, in pots that are large enough */
+    public function offersFor(Crop $crop): array
+    {
+        return array_values(array_filter(array_map(fn (string $id): Offer => $this->offers[$id], $crop->nursery), $crop->accepts(...)));
+    }
+
+    public function isSold(Crop $crop): bool
+    {
+        return $this->offersFor($crop) !== [];
+    }
 }

@@ -67,6 +67,7 @@ final class Simulation
             $useful = $short = $lost = 0;
             $enough = true;
             $bought = 0.0;
+            $isShort = false;
             $each = [];
             foreach ($batches as $batch) {
                 $gone = $this->draw($random) < $mishap;
@@ -77,9 +78,12 @@ final class Simulation
                     $useful += $wanted[$crop] - $short;
                     $enough = $enough && $short === 0;
                     $bought += $missing[$crop][$short] ?? 0.0;
+                    $isShort = $isShort || ($short > 0 && isset($missing[$crop]));
                     $each[$crop] = $short;
                 }
             }
+            // Where nothing else is bought, whatever is missing costs a trip of its own.
+            $bought += $isShort && $this->books->bought === [] ? $this->books->season()->nurseryTripCost : 0.0;
             $played[] = [$useful, $useful > 0 ? $grown / $useful : INF, $free === null ? null : $free - $bought, $season, $lost, $enough, $each];
         }
 

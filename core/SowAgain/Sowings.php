@@ -11,6 +11,7 @@ use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\Pattern;
+use JollyPenny\Core\Season\SeasonIndex;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Season\SowAmount;
 
@@ -46,7 +47,7 @@ final readonly class Sowings
         $of = max(1, $of ?? $plan->sowing->units);
         $up = min($up, $of);
         $sowings = $this->sowings($plan);
-        $offers = $plan->crop->nursery !== [];
+        $offers = SeasonIndex::of($this->costing->season)->isSold($plan->crop);
         $most = max(1, 2 * $plan->sowing->units);
         $asked = $this->costing->season->confidence;
         [$more, $cost] = $offers ? $sowings->bestMore($of, $up, $most) : [$this->sureEnough($sowings, $of, $up, $most, $asked), 0.0];
@@ -84,7 +85,7 @@ final readonly class Sowings
     public function inTwoSteps(string $crop): ?TwoStep
     {
         $plan = $this->plan($crop);
-        if ($plan === null || $plan->crop->nursery === [] || $plan->crop->wanted > self::MOST_WANTED
+        if ($plan === null || ! SeasonIndex::of($this->costing->season)->isSold($plan->crop) || $plan->crop->wanted > self::MOST_WANTED
             || $plan->stages[0]->days() > self::LATEST_DAYS) {
             return null;
         }
@@ -132,7 +133,7 @@ final readonly class Sowings
     private function sowings(CropPlan $plan): TwoSowings
     {
         $crop = $plan->crop;
-        $offers = array_map(fn (string $id) => array_column($this->costing->season->nursery, null, 'id')[$id], $crop->nursery);
+        $offers = SeasonIndex::of($this->costing->season)->offersFor($crop);
         $prices = $offers === [] ? [] : Basket::prices($offers, Basket::plantsNeeded($crop->wanted, $crop->boughtLoss));
         $missing = array_map(
             fn (int $k): float => $offers === [] ? 0.0 : $prices[Basket::plantsNeeded($k, $crop->boughtLoss)], range(0, $crop->wanted),

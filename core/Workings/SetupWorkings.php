@@ -56,6 +56,17 @@ final readonly class SetupWorkings
                 $r->buy_total === null ? '' : $n($r->buy_total).' ÷ '.$n($r->buy_total / (float) $r->nursery_per_plant),
                 [...$this->offers(), new Term('the trip', $this->books->season()->nurseryTripCost, Unit::Money, ['nursery_trip_cost'])],
             ),
+            'same_per_plant' => $this->money(
+                $figure,
+                'The same plants, grown',
+                $r->same_per_plant,
+                'What the plants that a nursery sells too cost by this set-up, the few that fail bought, over those same plants.',
+                $r->same_per_plant === null ? '' : $n((float) $r->buy_total - (float) $r->keep).' ÷ '.$n((float) $r->buy_total / (float) $r->nursery_per_plant),
+                [
+                    new Term('buying them all', $r->buy_total, Unit::Money, null, 'nursery_per_plant'),
+                    new Term('saved on average', $r->keep, Unit::Money, null, 'keep'),
+                ],
+            ),
             'p_keep' => new Working(
                 $figure,
                 'The odds that growing saves anything',
@@ -95,7 +106,7 @@ final readonly class SetupWorkings
                 $figure,
                 'What you keep',
                 $r->keep,
-                'Buying everything, less what growing costs and the shortfall bought.',
+                'Buying everything, less what growing costs, the shortfall bought and the trip after it.',
                 $r->keep === null ? '' : $n((float) $r->buy_total).' − '.$n((float) $r->buy_total - $r->keep),
                 [
                     new Term('buying it all', $r->buy_total, Unit::Money, null, 'nursery_per_plant'),

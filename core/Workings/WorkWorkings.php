@@ -37,7 +37,7 @@ final readonly class WorkWorkings
                 'What an hour earns',
                 $r->implied_wage,
                 Unit::Money,
-                'What growing saves against buying, over the crops that somebody sells, for each hour of your work at them.',
+                'What growing saves against buying, the trip after plants that fail included, for each hour of your work at the crops that somebody sells.',
                 $this->wage(),
                 $this->byCrop(
                     fn (CropResult $crop): ?float => $crop->grown && $crop->buy_cost !== null ? $this->earned($crop) : null,
@@ -125,15 +125,12 @@ final readonly class WorkWorkings
 
     private function wage(): string
     {
-        $earned = $hours = 0.0;
+        $hours = 0.0;
         foreach ($this->result->crops as $crop) {
-            if ($crop->grown && $crop->buy_cost !== null) {
-                $earned += $this->earned($crop);
-                $hours += (float) $crop->hours;
-            }
+            $hours += $crop->grown && $crop->buy_cost !== null ? (float) $crop->hours : 0.0;
         }
 
-        return Figures::number($earned).' ÷ '.Figures::number($hours).' h';
+        return $this->result->keep === null ? '' : Figures::number($this->result->keep).' ÷ '.Figures::number($hours).' h';
     }
 
     private function place(string $id): string

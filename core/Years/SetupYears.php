@@ -11,6 +11,7 @@ final readonly class SetupYears
      * @param  bool  $comparable  whether buying would give the same plants
      * @param  list<YearLine>  $seasons
      * @param  ?int  $payback_season  the first by whose end it has cost no more than buying
+     * @param  ?int  $till_payback_season  the first by whose end no more was paid than for buying: what a gardener calls paid for itself
      * @param  float  $present_value  money, at the season's discount rate
      */
     public function __construct(
@@ -18,6 +19,7 @@ final readonly class SetupYears
         public bool $comparable,
         public array $seasons,
         public ?int $payback_season,
+        public ?int $till_payback_season,
         public float $present_value,
         public ?float $buying_present_value,
     ) {

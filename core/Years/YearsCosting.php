@@ -50,18 +50,21 @@ final readonly class YearsCosting
         $running = $this->running($books, $result);
         $durable = $this->durable($books);
         $years = [];
-        [$cumulative, $buying, $worth, $buyingWorth, $payback] = [0.0, 0.0, 0.0, 0.0, null];
+        [$cumulative, $till, $buying, $worth, $buyingWorth, $payback, $tillPayback] = [0.0, 0.0, 0.0, 0.0, 0.0, null, null];
+        $comparesWithBuying = $result->buy_total !== null && $books->plans !== [];
         for ($y = 1; $y <= $this->seasons; $y++) {
             $rise = (1.0 + $this->priceRise) ** ($y - 1);
             $discount = (1.0 + $this->season->discountRate) ** -($y - 1);
             $spent = [$running * $rise, array_sum(array_map(fn (DurableThing $thing): float => $thing->boughtIn($y), $durable)) * $rise];
             $bought = ($result->buy_total ?? 0.0) * $rise;
             $cumulative += array_sum($spent);
+            $till += $y === 1 ? self::paidAtFirst($result) : array_sum($spent);
             $buying += $bought;
             $worth += array_sum($spent) * $discount;
             $buyingWorth += $bought * $discount;
-            $payback ??= $result->buy_total !== null && $books->plans !== [] && $cumulative <= $buying ? $y : null;
-            $years[] = new YearLine($y, $spent[0], $spent[1], $cumulative, $result->buy_total === null ? null : $buying);
+            $payback ??= $comparesWithBuying && $cumulative <= $buying ? $y : null;
+            $tillPayback ??= $comparesWithBuying && $till <= $buying ? $y : null;
+            $years[] = new YearLine($y, $spent[0], $spent[1], $cumulative, $till, $result->buy_total === null ? null : $buying);
         }
 
         return new SetupYears(
@@ -69,9 +72,17 @@ final readonly class YearsCosting
             self::comparable($result),
             $years,
             $payback,
+            $tillPayback,
             $worth,
             $result->buy_total === null ? null : $buyingWorth,
         );
+    }
+
+    /** Money paid in the first season: whole packs, the meter, washing and what fills the list. */
+    private static function paidAtFirst(SetupResult $result): float
+    {
+        return $result->cash_now + $result->electricity_bill + $result->heads[Head::HeatCredit->value] + $result->heads[Head::Prep->value]
+            + $result->fill_cost - $result->cost;
     }
 
     private function running(SetupBooks $books, SetupResult $result): float

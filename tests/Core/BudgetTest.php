@@ -31,7 +31,7 @@ function someOf(array $ids): array
 /** The rules of a limit read plainly: every way costed in full; the best that keeps to it, as missing, cost to fill, hours. */
 function plainly(Season $season, Setup $base, float $limit): ?array
 {
-    $crowded = (new SeasonCosting($season))->setup($base)->crowded_days;
+    $named = (new SeasonCosting($season))->setup($base);
     $options = [];
     foreach ($season->crops as $crop) {
         $options[$crop->id] = array_unique([...array_map(fn (Setup $one) => $one->methodFor($crop->id), $season->setups), ...$crop->nursery === [] ? [] : ['nursery'], 'leave']);
@@ -60,7 +60,8 @@ function plainly(Season $season, Setup $base, float $limit): ?array
                 }
                 $setup = new Setup('x', 'x', $base->method, array_diff($ways, ['leave']), $lights, $mats, $grown === [] ? [] : $base->appliances, $grown === [] ? [] : $base->gear);
                 $result = (new SeasonCosting($season->with(crops: $kept, setups: [$setup])))->setup($setup);
-                if ($result->cash_now > $limit + 1e-9 || $result->crowded_days > $crowded) {
+                if ($result->cash_now > $limit + 1e-9 || max(0, $result->crowded_days - 3) > max(0, $named->crowded_days - 3)
+                    || ! isSoundBeside($season, $named, $result)) {
                     continue;
                 }
                 $out = array_sum(array_map(fn ($crop) => in_array($crop->id, $left, true) ? $crop->wanted : 0, $season->crops));
@@ -122,7 +123,7 @@ it('answers on the command line, and says what is wrong with a limit', function 
     $file = __DIR__.'/../../database/demo/gullsend.json';
     [$code, $out] = jolly("budget {$file} --setup jugs-tender-bought --limit 20");
     $found = json_decode($out, true);
-    expect($code)->toBe(0)->and(array_keys($found))->toBe(['limit', 'kept', 'search', 'weighed', 'overrides', 'left_out', 'lights', 'mats', 'bare', 'before', 'after', 'steps'])
+    expect($code)->toBe(0)->and(array_keys($found))->toBe(['limit', 'kept', 'search', 'weighed', 'unsound', 'overrides', 'left_out', 'lights', 'mats', 'bare', 'before', 'after', 'steps'])
         ->and($found['after']['cash'])->toBeLessThanOrEqual(20.0);
     foreach (['--limit -1', '--limit much'] as $wrong) {
         [$code, , $err] = jolly("budget {$file} --setup jugs-tender-bought {$wrong}");

@@ -108,7 +108,9 @@ it('compares with buying as worked by hand', function () {
         // However many are missing, a six-pack at 5 it is; and then the trip at 3.
         ->toBeNear(16.442 + (1 - $result->crops[0]->p_enough) * (5 + 3))
         ->and($result->keep)
-        ->toBeNear(8 - 16.442 - (1 - $result->crops[0]->p_enough) * 5)
+        ->toBeNear(8 - 16.442 - (1 - $result->crops[0]->p_enough) * (5 + 3))
+        ->and($result->same_per_plant)
+        ->toBeNear((8 - $result->keep) / 3)
         ->and($result->crops[0]->verdict)
         ->toBe('buy');
 });
@@ -168,7 +170,10 @@ it('lets losses come together as worked by hand', function () {
         ->and($result->fill_cost)
         ->toBeNear(4.900834, 1e-6)
         ->and($result->keep)
-        ->toBeNear(4.5872, 1e-6)
+        // The trip after a plant that fails is paid too: 9 − 2 − 2.4128 − 0.488034.
+        ->toBeNear(4.099166, 1e-6)
+        ->and($result->same_per_plant)
+        ->toBeNear((9 - 4.099166) / 2, 1e-6)
         ->and($result->p_keep)
         ->toBeNear(0.884834, 1e-6)
         ->and($result->income)
@@ -221,13 +226,21 @@ it('sows a tender crop neither too early in the open nor silently before the fro
     expect(Seasons::result($file)->crops[0]->warnings)->toBe([]);
 });
 
-it('rests a stage until the weeks of its species are over', function () {
+it('rests a stage for what growth needs', function () {
     $file = Seasons::small();
     $file['species'][0]['weeks'] = 6.5;
     $file['methods'][0]['stages'][1]['days'] = 'rest';
-    // Target 27 May; 46 days before is 11 April; 8 days to be up, 7 to harden: 31 are left.
+    // Seed in the best warmth is up in 6 days, one more under cover, 7 to harden: of the 46 days of growth 32 are left. In this room it takes 7 + 1.
     $stages = fn (array $file): array => array_map(fn ($s) => [$s->start, $s->end], Seasons::result($file)->crops[0]->stages);
-    expect($stages($file))->toBe([['2027-04-11', '2027-04-19'], ['2027-04-19', '2027-05-20'], ['2027-05-20', '2027-05-27']]);
+    expect($stages($file))->toBe([['2027-04-10', '2027-04-18'], ['2027-04-18', '2027-05-20'], ['2027-05-20', '2027-05-27']]);
+    // Sown late from a day of one's own it still takes what growth needs, and goes out ten days after the target.
+    $late = Seasons::result(['crops' => [['sow_on' => '2027-04-20'] + $file['crops'][0]]] + $file)->crops[0];
+    expect([$late->stages[1]->end, $late->plant_out_on, $late->late_days])->toBe(['2027-05-30', '2027-06-06', 10])
+        ->and($late->warnings)->toContain('late');
+    // A grower who sets them out young: ceil(45.5 · 0.6) = 28 days of growth, 14 of rest.
+    $young = $file;
+    $young['methods'][0]['weeks_share'] = 0.6;
+    expect($stages($young)[1])->toBe(['2027-05-06', '2027-05-20']);
     // Two weeks are too few: a day of rest it is, and all of it earlier.
     $file['species'][0]['weeks'] = 2;
     expect($stages($file))->toBe([['2027-05-11', '2027-05-19'], ['2027-05-19', '2027-05-20'], ['2027-05-20', '2027-05-27']]);

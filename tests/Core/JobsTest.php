@@ -37,19 +37,18 @@ it('says once what is done together on a day, with its total', function () {
         $of = array_map(fn ($task): string => $task->date, array_filter($single, fn ($task): bool => $task->kind->value === $kind));
         expect($days)->toBe(array_values(array_unique($of)), $kind);
     }
-    // Three crops in 12 cells each are sown on 9 April: 36 cells of 0.04 L and a tenth, in quarts; one pot to be washed the day before.
-    expect(wordsOn($jobs, '2027-04-08'))->toContain('Wash and hole 1 × 72-cell insert in a tray with dome')
-        ->and(wordsOn($jobs, '2027-04-09'))->toBe([
-            'Wet '.number_format(36 * 0.04 * 1.1 / 0.946352946, 1).' qt of Two peat, one perlite, scalded',
-            'Fill 36 cells: tray D',
+    // Two crops in 12 cells each are sown on 8 April: 24 cells of 0.04 L and a tenth, in quarts; one tray to be washed the day before.
+    expect(wordsOn($jobs, '2027-04-07'))->toContain('Wash and hole 1 × 72-cell insert in a tray with dome')
+        ->and(wordsOn($jobs, '2027-04-08'))->toBe([
+            'Wet '.number_format(24 * 0.04 * 1.1 / 0.946352946, 1).' qt of Two peat, one perlite, scalded',
+            'Fill 24 cells: tray D',
             'Sow Porch Lantern: 12 cells, 2 seeds each',
-            'Sow Ink Pot: 12 cells, 2 seeds each',
             'Sow Red Whistle: 12 cells, 2 seeds each',
             'Pour off what is left in the trays',
         ]);
     $jobs = array_column($jobs, null, 'id');
-    expect($jobs['soak-two-one-2027-04-09']->amount)->toBeNear(36 * 0.04 * 1.1)
-        ->and($jobs['soak-two-one-2027-04-09']->cautions)->toContain('boiling_water')
+    expect($jobs['soak-two-one-2027-04-08']->amount)->toBeNear(24 * 0.04 * 1.1)
+        ->and($jobs['soak-two-one-2027-04-08']->cautions)->toContain('boiling_water')
         ->and($jobs['red-whistle-sow']->detail)->toContain('own seed')->toContain('1/4 in deep');
     $file = Seasons::demo();
     $lot = array_column($file['seed_lots'], 'species', 'id')[array_column($file['crops'], 'lot', 'id')['red-whistle']];
@@ -62,7 +61,7 @@ it('says once what is done together on a day, with its total', function () {
 it('says litres and millimetres where the season does', function () {
     $file = ['units' => UnitSystem::Metric->value] + Seasons::demo();
     $jobs = jobsOf($file);
-    expect($jobs['soak-two-one-2027-04-09']->words)->toContain('Wet 1.6 L of')->and($jobs['porch-lantern-sow']->detail)->toContain(' mm deep');
+    expect($jobs['soak-two-one-2027-04-08']->words)->toContain('Wet 1.1 L of')->and($jobs['porch-lantern-sow']->detail)->toContain(' mm deep');
 });
 
 it('gives every job an id of its own and a day until which it is worth doing, in every season', function () {
@@ -93,7 +92,7 @@ it('is done where the log says so, put off to another day, and open again when t
 
 it('moves what follows with the day on which it was really sown', function () {
     $plan = jobsOf(Seasons::demo());
-    $late = jobsOf(Seasons::demo(), Logs::book([['2027-04-15', 'sown', ['crop' => 'copper-kettle', 'count' => 12, 'seeds' => 24]]]));
+    $late = jobsOf(Seasons::demo(), Logs::book([['2027-04-14', 'sown', ['crop' => 'copper-kettle', 'count' => 12, 'seeds' => 24]]]));
     $days = fn (array $jobs, string $id): int => (int) (strtotime("{$jobs[$id]->date} UTC") / 86400);
     foreach (['copper-kettle-first_look', 'copper-kettle-stage-2', 'copper-kettle-plant_out'] as $id) {
         expect($days($late, $id) - $days($plan, $id))->toBe(3, $id);

@@ -152,9 +152,9 @@ it('says what a place under the lamp earns, by leaving the crop out', function (
     $sorted = $rates;
     rsort($sorted);
     expect($rates)->toBe($sorted)->and($worth)->not->toHaveKey('red-whistle')->not->toHaveKey('autumn-bib');
-    // Copper Kettle: 12 cells of 72 for 27 days, 8 pots of 18 to a flat for 17, all under the lamp.
+    // Copper Kettle: 12 cells of 72 for 27 days, 8 pots of 18 to a flat for 18, all under the lamp.
     $with = $costing->setup($season->setups[0]);
-    $flats = 12 / 72 * 27 + 8 / 18 * 17;
+    $flats = 12 / 72 * 27 + 8 / 18 * 18;
     $file['crops'] = array_values(array_filter($file['crops'], fn (array $crop): bool => $crop['id'] !== 'copper-kettle'));
     foreach (array_keys($file['setups']) as $i) {
         unset($file['setups'][$i]['overrides']['copper-kettle']);
@@ -263,10 +263,9 @@ it('knows what knowing a number is worth, as every choice in every case gone thr
         $all = Seasons::result($file);
         $file['setups'][0]['overrides'] = array_fill_keys($bought, 'nursery');
         $result = Seasons::result($file);
-        // Buying it all, the trip once, less what is paid this way: the trip by itself, and not for what falls short.
-        $short = array_sum(array_map(fn ($crop): float => $crop->grown ? (float) $crop->shortfall_cost : 0.0, $result->crops));
 
-        return $all->buy_total - $result->cost - $short;
+        // Buying it all, the trip once, less what it costs to fill the list this way.
+        return $all->buy_total - $result->fill_cost;
     };
     $choices = [[], ['twin'], [$file['crops'][0]['id']], [$file['crops'][0]['id'], 'twin']];
     $cases = [[0.3, 1.0], [0.4, 1.5], [0.3, 2.0]];

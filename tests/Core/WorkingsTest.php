@@ -16,6 +16,7 @@ const OF_SETUP = [
     'per_finished',
     'per_wanted',
     'nursery_per_plant',
+    'same_per_plant',
     'keep',
     'cash_now',
     'cost',

@@ -92,9 +92,9 @@ it('answers on the command line, and refuses what is no number of seasons', func
     expect($code)
         ->toBe(0)
         ->and(array_keys(json_decode($out, true)['setups'][0]))
-        ->toBe(['id', 'comparable', 'seasons', 'payback_season', 'present_value', 'buying_present_value'])
+        ->toBe(['id', 'comparable', 'seasons', 'payback_season', 'till_payback_season', 'present_value', 'buying_present_value'])
         ->and(array_keys(json_decode($out, true)['setups'][0]['seasons'][0]))
-        ->toBe(['season', 'running', 'durable', 'cumulative', 'buying_cumulative']);
+        ->toBe(['season', 'running', 'durable', 'cumulative', 'till_cumulative', 'buying_cumulative']);
     foreach (
         [
             'years -',

@@ -31,6 +31,7 @@ final class Agreement
         'missing',
         'buy_total',
         'nursery_per_plant',
+        'same_per_plant',
         'keep',
         'p_keep',
         'income',
@@ -41,6 +42,11 @@ final class Agreement
 
     private const CROP = [
         'grown',
+        'late_days',
+        'p_frost',
+        'cold_on',
+        'sow_on',
+        'plant_out_on',
         'g',
         'q',
         'seeds',

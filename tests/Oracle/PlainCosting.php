@@ -292,7 +292,9 @@ final class PlainCosting
         $cost = $sum($supplied, 'cost');
         $trip = $this->s['nursery_trip_cost'];
         $short = $sum($grownOffered, 'shortfall_cost');
-        $fill = $cost + $short + (count($supplied) > count($grown) ? 0.0 : $trip * (1 - $this->allEnough($grownOffered)));
+        $buysNone = count($supplied) === count($grown);
+        $tripAfter = $buysNone ? $trip * (1 - $this->allEnough($grownOffered)) : 0.0;
+        $fill = $cost + $short + $tripAfter;
         $filled = $sum($offered, 'wanted') + $sum(array_diff_key($grown, $offered), 'useful');
         $buyTotal = $offered === [] ? null : $sum($offered, 'buy_cost') + $trip;
         $useful = $this->together($grown, fn ($crop, $k) => min($k, $crop['wanted']));
@@ -306,11 +308,19 @@ final class PlainCosting
                     $this->cheapest(['wanted' => max(0, $crop['wanted'] - $k)] + $crop['crop'])['cost'] / $delta + 0.5 + 1e-9,
                 ),
             );
+            if ($buysNone) {
+                $more = (int) floor($trip / $delta + 0.5 + 1e-9);
+                $tripped = [];
+                foreach ($sums as $x => $p) {
+                    $tripped[$x > 0 ? $x + $more : 0] = ($tripped[$x > 0 ? $x + $more : 0] ?? 0.0) + $p;
+                }
+                $sums = $tripped;
+            }
             $most = floor(($buyTotal - $sum($offered, 'cost')) / $delta + 1e-9);
             $keep = array_sum(array_filter($sums, fn ($x) => $x <= $most, ARRAY_FILTER_USE_KEY));
         }
         $hours = $sum($grown, 'hours');
-        $earned = $sum($grownOffered, 'buy_cost') - $sum($grownOffered, 'cost') - $short;
+        $kept = $buyTotal === null ? null : $buyTotal - $sum($offered, 'cost') - $short - $tripAfter;
 
         return [
             'hours' => $hours,
@@ -331,10 +341,11 @@ final class PlainCosting
             'missing' => $sum($crops, 'wanted') - $filled,
             'buy_total' => $buyTotal,
             'nursery_per_plant' => $buyTotal === null ? null : $buyTotal / $sum($offered, 'wanted'),
-            'keep' => $buyTotal === null ? null : $buyTotal - $sum($offered, 'cost') - $short,
+            'same_per_plant' => $buyTotal === null ? null : ($buyTotal - $kept) / $sum($offered, 'wanted'),
+            'keep' => $kept,
             'p_keep' => $keep,
             'income' => $sum($grown, 'income'),
-            'implied_wage' => $sum($grownOffered, 'hours') > 0 ? $earned / $sum($grownOffered, 'hours') : null,
+            'implied_wage' => $kept !== null && $sum($grownOffered, 'hours') > 0 ? $kept / $sum($grownOffered, 'hours') : null,
         ];
     }
 
@@ -356,35 +367,40 @@ final class PlainCosting
             $days[] = $i === 0 || $stage['days'] === 'rest' ? 0 : $stage['days'] + ($stage['extra_days'] ?? 0);
         }
         $offset = $direct ? $crop['bed_sow_offset_days'] ?? null : ($outdoors[0] ? $crop['outdoor_sow_offset_days'] ?? null : null);
+        // What growth needs: the species' weeks in good warmth, less a first stage in that same warmth and all the other stages.
+        $table = array_filter(array_column($species['germination'] ?? [], 'days'), fn ($n) => $n !== null);
+        $quickest = $this->isModelled($first, $species)
+            ? max(is_int($first['days']) ? $first['days'] : 0, $table === [] ? 1 : max(1, $this->ceil(($lot['emergence_factor'] ?? 1) * min($table)))) + ($first['extra_days'] ?? 0)
+            : null;
+        $growth = fn (): int => max(1, $this->ceil(7 * $species['weeks'] * ($method['weeks_share'] ?? 1))
+            - ($quickest ?? $this->firstStage($first, $lot, $species, $setup, $target)['own']) - array_sum($days));
         $fixed = isset($crop['sow_on']) ? $this->day($crop['sow_on']) : ($offset === null ? null : $anchor + $offset);
         $from = fn (int $day): array|string => $this->firstStage($first, $lot, $species, $setup, $day);
-        $late = false;
+        $late = 0;
         if ($fixed !== null) {
             $sown = $from($fixed);
             if (is_string($sown)) {
                 return $sown;
             }
             $start = $fixed;
+            // The other stages first: the growth that is needed is what they leave.
+            if ($rest !== null) {
+                $needed = $growth();
+            }
             $days[0] = $sown['own'];
             if ($rest !== null) {
-                $days[$rest] = max(1, $target - $start - array_sum($days));
+                $days[$rest] = max($needed, $target - $start - array_sum($days));
             }
             $wait = $target - $start - array_sum($days);
-            $late = ! $direct && $wait < 0;
+            $late = $direct ? 0 : max(0, -$wait);
             if (! $direct && $wait > 0) {
                 $indoor = array_keys($outdoors, false, true);
                 $days[$indoor === [] ? count($days) - 1 : end($indoor)] += $wait;
             }
-        } elseif ($rest !== null) {
-            $whole = $this->ceil(7 * $species['weeks']);
-            $sown = $from($target - $whole);
-            if (is_string($sown)) {
-                return $sown;
-            }
-            $days[0] = $sown['own'];
-            $days[$rest] = max(1, $whole - array_sum($days));
-            $start = $target - array_sum($days);
         } else {
+            if ($rest !== null) {
+                $days[$rest] = $growth();
+            }
             $end = $target - array_sum($days);
             if ($this->isModelled($first, $species)) {
                 $extra = $first['extra_days'] ?? 0;
@@ -429,7 +445,7 @@ final class PlainCosting
         }
         $sownOn = $start;
         $stages = [];
-        $warnings = [...$late ? ['late'] : [], ...$frost ? ['frost'] : []];
+        $warnings = [...$late > 0 ? ['late'] : [], ...$frost ? ['frost'] : []];
         $container = null;
         $sites = $sow['sites'];
         $pot = 0;
@@ -465,7 +481,26 @@ final class PlainCosting
             ];
             $start += $days[$i];
         }
-        $order = ['frost', 'no_light', 'no_mat', 'late', 'dim'];
+        $least = $crop['pot_at_least_l'] ?? null;
+        if ($least !== null && $container !== null && $container['volume_l'] > 0 && $container['volume_l'] < $least - 1e-9) {
+            $warnings[] = 'small';
+        }
+        $order = ['frost', 'no_light', 'no_mat', 'late', 'dim', 'small'];
+        $spread = $this->s['last_frost_spread_days'] ?? 0;
+        $risk = null;
+        if (($species['tender'] ?? false) && $lastFrost !== null && $spread > 0) {
+            $risk = 1 - $this->phi(max(-40, min(40, (($direct ? $up : $out) - $lastFrost - 0.5) / $spread)));
+        }
+        $coldDays = $crop['cold_days'] ?? 0;
+        $cold = $coldDays === 0 ? null : $sownOn - $coldDays;
+        $there = $this->row('places', $first['place']);
+        if ($cold !== null && $outdoors[0] && $there['temp_c'] !== null) {
+            $sum = 0.0;
+            for ($d = $sownOn; $d < $sownOn + $coldDays; $d++) {
+                $sum += $this->monthly($there['temp_c'], $d);
+            }
+            $cold = $sum / $coldDays <= 7 + 1e-9 ? null : $cold;
+        }
 
         return [
             'crop' => $crop,
@@ -477,8 +512,14 @@ final class PlainCosting
             'seasons' => $sow['seasons'],
             'batch' => $first['place'].'/'.($first['container'] ?? '').'/'.$this->monday($sownOn),
             'warnings' => array_values(array_filter($order, fn ($code) => in_array($code, $warnings, true))),
-            'report' => ['g' => $g, 'q' => $sow['q'], 'seeds' => $sow['seeds'], 'sites' => $sow['sites']],
+            'report' => ['late_days' => $late, 'p_frost' => $risk, 'cold_on' => $cold === null ? null : $this->date($cold),
+                'sow_on' => $this->date($sownOn), 'plant_out_on' => $this->date($out), 'g' => $g, 'q' => $sow['q'], 'seeds' => $sow['seeds'], 'sites' => $sow['sites']],
         ];
+    }
+
+    private function date(int $day): string
+    {
+        return (new \DateTimeImmutable('1970-01-01'))->modify("{$day} days")->format('Y-m-d');
     }
 
     private function monday(int $day): string
@@ -1112,14 +1153,18 @@ final class PlainCosting
     /** @return array{cost: float, packs: int}|null */
     private function cheapest(array $crop): ?array
     {
-        if (($crop['nursery'] ?? []) === []) {
+        // A plug is no price for a plant in a big pot.
+        $least = $crop['pot_at_least_l'] ?? null;
+        $offers = array_filter($crop['nursery'] ?? [], fn ($id) => $least === null || ($this->row('nursery', $id)['pot_l'] ?? null) === null
+            || $this->row('nursery', $id)['pot_l'] >= $least - 1e-9);
+        if ($offers === []) {
             return null;
         }
         $need = $this->ceil($crop['wanted'] / (1 - ($crop['bought_loss'] ?? 0)));
         $best = array_fill(0, $need + 1, INF);
         $best[0] = 0.0;
         for ($n = 1; $n <= $need; $n++) {
-            foreach ($crop['nursery'] as $id) {
+            foreach ($offers as $id) {
                 $offer = $this->row('nursery', $id);
                 $best[$n] = min($best[$n], $best[max(0, $n - $offer['plants'])] + $offer['price']);
             }

@@ -46,6 +46,7 @@ final class SeasonGenerator
             'mix_overage' => $this->pick([0, 0.1]),
             'luck' => $this->pick([0, 0.1, 0.1, 0.3]),
             'mishap' => $this->pick([0, 0.03, 0.03, 0.2]),
+            'last_frost_spread_days' => $this->pick([0, 7, 12.5]),
             'nursery_trip_cost' => $this->pick([0, 6.4]),
             'electricity' => [
                 'rate' => $this->real(0.05, 0.4),
@@ -69,7 +70,7 @@ final class SeasonGenerator
                 [
                     'id' => 'yard',
                     'name' => 'Yard',
-                    'temp_c' => $this->pick([null, $this->real(10, 22), $this->course()]),
+                    'temp_c' => $this->pick([null, $this->real(10, 22), $this->real(3, 9), $this->course()]),
                     'outdoors' => true,
                 ],
             ],
@@ -150,8 +151,8 @@ final class SeasonGenerator
             'seed_lots' => $lots,
             'methods' => $methods,
             'nursery' => [
-                ['id' => 'six', 'name' => 'Six', 'plants' => 6, 'price' => $this->real(0, 6)],
-                ['id' => 'one', 'name' => 'One', 'plants' => 1, 'price' => $this->real(0.5, 5)],
+                ['id' => 'six', 'name' => 'Six', 'plants' => 6, 'price' => $this->real(0, 6), 'pot_l' => $this->pick([null, 0.07])],
+                ['id' => 'one', 'name' => 'One', 'plants' => 1, 'price' => $this->real(0.5, 5), 'pot_l' => $this->pick([null, 0.3, 0.5])],
             ],
             'crops' => $list,
             'setups' => [$this->setup('s0', $list), $this->setup('s1', $list)],
@@ -213,6 +214,7 @@ final class SeasonGenerator
             'seeds_per_site' => ($per = $this->count(1, 4)),
             'min_plants' => $this->count(1, $per),
             'round_sites_to' => $this->pick([1, 1, 6]),
+            'weeks_share' => $this->pick([1, 1, 0.6, 0.35]),
             'needs' => $this->chance(0.3) ? ['press'] : [],
             'extras' => $this->chance(0.5) ? [['supply' => 'label', 'amount' => 1, 'per' => $this->pick(['site', 'flat', 'crop'])]] : [],
             'stages' => $stages,
@@ -281,13 +283,14 @@ final class SeasonGenerator
             'outdoor_sow_offset_days' => $this->chance(0.4) ? $this->count(-60, 20) : null,
             'bed_sow_offset_days' => $this->chance(0.4) ? $this->count(-60, 20) : null,
             'sow_on' => $this->chance(0.25) ? sprintf('2027-%02d-%02d', $this->count(1, 7), $this->count(1, 28)) : null,
-            'cold_days' => $this->pick([0, 14]),
+            'cold_days' => $this->pick([0, 14, 30]),
             'sow' => $this->chance(0.2)
                 ? ['method' => $this->pick(['m0', 'm1', 'm2'])] +
                     ($this->chance(0.5) ? ['sites' => $this->count(1, 15)] : ['seeds' => $this->count(1, 30)])
                 : null,
             'move_on' => $this->pick(['enough', 'enough', 'all']),
             'nursery' => $this->pick([[], ['six'], ['one', 'six'], ['six', 'one']]),
+            'pot_at_least_l' => $this->pick([null, null, 0.05, 0.3, 0.5]),
             'bought_loss' => $this->pick([0, 0.1]),
         ];
     }

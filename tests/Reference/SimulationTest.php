@@ -66,6 +66,8 @@ it('agrees with a hundred thousand seasons played out', function () {
             $missed += floor(ceil(max(0, $wanted - $finished) / 2) * 7.0 / $part + 0.5 + 1e-9);
         }
         $all += $filled ? 1 : 0;
+        // Nothing else is bought, so what is missing costs a trip.
+        $missed += $missed > 0.0 ? floor($file['nursery_trip_cost'] / $part + 0.5 + 1e-9) : 0.0;
         $kept += $missed <= floor(($buying - $own) / $part + 1e-9) ? 1 : 0;
         $useful[] = $got;
     }

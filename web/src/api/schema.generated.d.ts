@@ -1305,6 +1305,11 @@ export interface components {
              */
             mishap: number;
             /**
+             * @description how far the last frost strays, one standard deviation in days; 0 = not known
+             * @default 0
+             */
+            last_frost_spread_days: number;
+            /**
              * @description money, once a season when anything is bought
              * @default 0
              */
@@ -1818,6 +1823,11 @@ export interface components {
                  */
                 round_sites_to: number;
                 /**
+                 * @description share of the species' weeks after which plants go out; below 1 where they go out young, as from jugs
+                 * @default 1
+                 */
+                weeks_share: number;
+                /**
                  * @description gear ids
                  * @default []
                  */
@@ -2014,6 +2024,11 @@ export interface components {
                  * @default []
                  */
                 nursery: string[];
+                /**
+                 * @description a plant in a pot of at least so many litres is wanted; offers in smaller ones do not count
+                 * @default null
+                 */
+                pot_at_least_l: number | null;
                 /**
                  * @description share of bought plants that is lost
                  * @default 0
@@ -2252,6 +2267,7 @@ export interface components {
             missing: number;
             buy_total: number | null;
             nursery_per_plant: number | null;
+            same_per_plant: number | null;
             keep: number | null;
             p_keep: number | null;
             income: number;
@@ -2306,6 +2322,8 @@ export interface components {
             grown: boolean;
             warnings: string[];
             cold_on: string | null;
+            late_days: number | null;
+            p_frost: number | null;
             sow_on: string | null;
             plant_out_on: string | null;
             g: number | null;
@@ -2681,16 +2699,22 @@ export interface components {
             seasons: components["schemas"]["YearLine"][];
             /** @description the first by whose end it has cost no more than buying */
             payback_season: number | null;
+            /** @description the first by whose end no more was paid than for buying: what a gardener calls paid for itself */
+            till_payback_season: number | null;
             /** @description money, at the season's discount rate */
             present_value: number;
             buying_present_value: number | null;
         };
-        /** @description One season of several: money used up, money for durable things, and both added up so far beside buying. *\/ */
+        /**
+         * @description One season of several: money used up, money for durable things, and both added up so far beside buying; and what was paid by then,
+         *     whole packs and all.
+         */
         YearLine: {
             season: number;
             running: number;
             durable: number;
             cumulative: number;
+            till_cumulative: number;
             buying_cumulative: number | null;
         };
         /** @description One thing that a person does on a day, for one crop or for all that share it, with how to do it and how it is written down. *\/ */
@@ -3047,6 +3071,8 @@ export interface components {
             /** @description looked for by steps, rather than weighed against every other way */
             search: boolean;
             weighed: number;
+            /** @description of the ways weighed, left out because a grower would not advise them (Soundness) */
+            unsound: number;
             /** @description method, or "nursery", by crop that stays */
             overrides: {
                 [key: string]: string;
