@@ -59,6 +59,8 @@ pest() {
   php -d memory_limit=1G vendor/bin/pest "${files[@]}" "${options[@]}" ${FILTER:+--filter="$FILTER"} "$@"
 }
 dealt=(--parallel --processes="$PROCESSES")
+# The processes have databases already; Laravel's own way of making some needs a right that the application's role has not.
+export LARAVEL_PARALLEL_TESTING_WITHOUT_DATABASES=1
 
 both_stan() { vendor/bin/phpstan analyse -c phpstan.core.neon --no-progress --memory-limit=1G && vendor/bin/phpstan analyse -c phpstan.app.neon --no-progress --memory-limit=1G; }
 web_checks() {

@@ -24,7 +24,7 @@ final readonly class Advice
      * @param  ?float  $p_keep  chance that it saves anything
      * @param  bool  $qualifies  supplies the list, with light, warmth and room for all of it
      * @param  float  $missing  plants
-     * @param  ?int  $payback_season  in which what was bought for it has paid for itself; null where it has not within ten
+     * @param  ?int  $payback_season  in which no more has been paid at the till than for buying; null where it has not within ten
      */
     private function __construct(
         public string $setup,
@@ -68,7 +68,7 @@ final readonly class Advice
 
     private static function payback(Standing $standing): ?int
     {
-        return (new YearsCosting($standing->costing->season, self::SEASONS, costing: $standing->costing))->setup($standing->setup)->payback_season;
+        return (new YearsCosting($standing->costing->season, self::SEASONS, costing: $standing->costing))->setup($standing->setup)->till_payback_season;
     }
 
     private static function growsWhatIsSold(SetupResult $result): bool

@@ -45,8 +45,10 @@ final readonly class ComparedSetup
     public static function of(SetupResult $result, Season $season, ?Fitted $fitted, int $rank, bool $qualifies): self
     {
         $unsupplied = [];
-        $cost = $result->fill_cost;
-        $plants = $result->filled;
+        // Of the plants that somebody sells: those it supplies, and then those it cannot.
+        $supplied = $result->nursery_per_plant === null ? 0.0 : (float) $result->buy_total / $result->nursery_per_plant;
+        $cost = (float) $result->same_per_plant * $supplied;
+        $plants = $supplied;
         foreach ($result->crops as $i => $crop) {
             if ($crop->cost !== null) {
                 continue;
@@ -58,10 +60,10 @@ final readonly class ComparedSetup
             }
         }
 
-        $stillMissing = $result->missing - ($plants - $result->filled);
+        $stillMissing = $result->missing - ($plants - $supplied);
 
         return new self($result->id, $result->isFair(), $stillMissing < SetupResult::FAIR, $unsupplied,
-            $plants > $result->filled ? $cost / $plants : null, $stillMissing, array_sum($result->kwh),
+            $plants > $supplied ? $cost / $plants : null, $stillMissing, array_sum($result->kwh),
             $fitted, $rank, $qualifies, self::lacks($result), self::toBuy($result, $season));
     }
 

@@ -46,7 +46,9 @@ final readonly class Comparison
             ),
             array_values($results),
         );
-        $nursery = self::known(array_column($results, 'nursery_per_plant'));
+        // Set-ups that supply the list supply the same plants, and the nursery has one price for those.
+        $fair = array_filter($results, fn (SetupResult $result): bool => $result->isFair());
+        $nursery = self::known(array_column($fair, 'nursery_per_plant')) ?: self::known(array_column($results, 'nursery_per_plant'));
         $cheapest = $boughtEach = [];
         $followed = self::followed($standings);
         $lots = array_column($season->seedLots, 'species', 'id');

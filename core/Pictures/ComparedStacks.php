@@ -23,10 +23,7 @@ final readonly class ComparedStacks
     {
         $tallest = $nursery ?? 0.0;
         foreach ($results as $result) {
-            $tallest = max(
-                $tallest,
-                $result->per_wanted === null ? 0.0 : $result->per_wanted + PennyStack::credit($result->heads) / $result->filled,
-            );
+            $tallest = max($tallest, PennyStack::height($result));
         }
         $coin = PennyStack::coin($tallest, $currency);
         $setups = [];

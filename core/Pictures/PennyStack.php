@@ -50,11 +50,42 @@ final readonly class PennyStack
         return self::stack($heads, 0.0, $crop->useful, $nursery, self::coin($tallest, $currency));
     }
 
-    /** One plant of the list, shortfalls bought; null where nothing is supplied. */
+    /**
+     * One of the plants that a nursery sells too, as the set-up comes by it, shortfalls and the trip after them bought: the same plants as
+     * the nursery's price is of. Where nobody sells any, one plant of the list; null where nothing is supplied.
+     */
     public static function ofSetup(SetupResult $setup, float $coin): ?self
     {
-        return $setup->per_wanted === null ? null
-            : self::stack($setup->heads, $setup->fill_cost - $setup->cost, $setup->filled, $setup->nursery_per_plant, $coin);
+        if ($setup->same_per_plant === null || $setup->nursery_per_plant === null) {
+            return $setup->per_wanted === null ? null : self::stack($setup->heads, $setup->fill_cost - $setup->cost, $setup->filled, null, $coin);
+        }
+        $heads = self::headsOfTheSame($setup);
+        $plants = $setup->buy_total / $setup->nursery_per_plant;
+
+        return self::stack($heads, $setup->same_per_plant * $plants - array_sum($heads), $plants, $setup->nursery_per_plant, $coin);
+    }
+
+    /** Money up to the top of a set-up's stack, the heat credit not yet taken off; 0 where nothing is supplied. */
+    public static function height(SetupResult $setup): float
+    {
+        if ($setup->same_per_plant === null || $setup->nursery_per_plant === null) {
+            return $setup->per_wanted === null ? 0.0 : $setup->per_wanted + self::credit($setup->heads) / $setup->filled;
+        }
+
+        return $setup->same_per_plant + self::credit(self::headsOfTheSame($setup)) * $setup->nursery_per_plant / $setup->buy_total;
+    }
+
+    /** @return array<string, float> heads of the crops that somebody sells */
+    private static function headsOfTheSame(SetupResult $setup): array
+    {
+        $heads = [];
+        foreach ($setup->crops as $crop) {
+            foreach ($crop->buy_cost === null ? [] : $crop->heads ?? [] as $head => $amount) {
+                $heads[$head] = ($heads[$head] ?? 0.0) + $amount;
+            }
+        }
+
+        return $heads;
     }
 
     /** @param  array<string, float>  $heads */

@@ -8,7 +8,8 @@ use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Results\SetupResult;
 
 /**
- * The figures that stay in sight while planning: `difference` is the nursery's price less the seedling's cost, `keep` what
+ * The figures that stay in sight while planning: `same` and `nursery` are prices of the same plants, grown and bought, `difference` is
+ * the one less the other, `keep` what
  * growing saves on all of them, shortfalls bought, `p_keep` the chance that it saves anything; of ten seasons eight cost from
  * `per_finished_low` to `per_finished_high`. Cash and kWh are always the whole set-up's.
  */
@@ -16,6 +17,7 @@ final readonly class Till
 {
     private function __construct(
         public ?float $per_finished,
+        public ?float $same,
         public ?float $nursery,
         public ?float $difference,
         public ?float $keep,
@@ -29,7 +31,7 @@ final readonly class Till
 
     public static function ofSetup(SetupResult $setup): self
     {
-        return self::make($setup->per_finished, $setup->nursery_per_plant, $setup->keep, $setup,
+        return self::make($setup->per_finished, $setup->same_per_plant, $setup->nursery_per_plant, $setup->keep, $setup,
             $setup->per_finished_low, $setup->per_finished_high, $setup->p_keep);
     }
 
@@ -37,7 +39,7 @@ final readonly class Till
     {
         $keep = $crop->grown && $crop->buy_cost !== null ? $crop->buy_cost - (float) $crop->filledCost() : null;
 
-        return self::make($crop->per_finished, $crop->boughtEach(), $keep, $setup, $crop->per_finished_low, $crop->per_finished_high);
+        return self::make($crop->per_finished, $crop->buy_cost === null ? null : $crop->filledEach(), $crop->boughtEach(), $keep, $setup, $crop->per_finished_low, $crop->per_finished_high);
     }
 
     /** What a change did to the till, figure by figure; null where there was, or is, nothing to compare. */
@@ -52,10 +54,10 @@ final readonly class Till
         return $before === null || $after === null ? null : $after - $before;
     }
 
-    private static function make(?float $seedling, ?float $nursery, ?float $keep, SetupResult $setup,
+    private static function make(?float $seedling, ?float $same, ?float $nursery, ?float $keep, SetupResult $setup,
         ?float $low, ?float $high, ?float $odds = null): self
     {
-        return new self($seedling, $nursery, $seedling === null || $nursery === null ? null : $nursery - $seedling,
+        return new self($seedling, $same, $nursery, $same === null || $nursery === null ? null : $nursery - $same,
             $keep, $setup->cash_now, array_sum($setup->kwh), $low, $high, $odds);
     }
 }

@@ -64,6 +64,12 @@ final readonly class CropResult
         return $this->shortfall_cost ?? 0.0;
     }
 
+    /** Money for one of the plants wanted, those that fail bought; null where it is not supplied. */
+    public function filledEach(): ?float
+    {
+        return $this->cost === null ? null : ($this->cost + $this->shortfallBought()) / $this->wanted;
+    }
+
     /** Own cost with the shortfall bought; null where it is not supplied. */
     public function filledCost(): ?float
     {

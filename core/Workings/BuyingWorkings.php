@@ -21,7 +21,7 @@ final readonly class BuyingWorkings
 
     public static function explains(string $figure): bool
     {
-        return in_array($figure, ['buy_cost', 'nursery_each', 'keep', 'saves'], true);
+        return in_array($figure, ['buy_cost', 'nursery_each', 'same_each', 'keep', 'saves'], true);
     }
 
     /** @throws NoSuchFigure */
@@ -30,6 +30,7 @@ final readonly class BuyingWorkings
         return match ($figure) {
             'buy_cost' => $this->buying(),
             'nursery_each' => $this->each(),
+            'same_each' => $this->same(),
             'keep' => $this->saves('keep', true, false),
             'saves' => $this->saves('saves', $this->result->verdict === 'grow', $this->result->verdict === 'buy'),
             default => throw new NoSuchFigure("There is no figure \"{$figure}\"."),
@@ -78,6 +79,27 @@ final readonly class BuyingWorkings
             Figures::number($cost).' ÷ '.Figures::number($this->crop->wanted),
             [
                 new Term('buying the crop', $cost, Unit::Money, null, 'buy_cost'),
+                new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted']),
+            ],
+        );
+    }
+
+    private function same(): Working
+    {
+        $each = $this->result->buy_cost === null ? null : $this->result->filledEach();
+        $cost = (float) $this->result->cost;
+        $short = $this->result->shortfallBought();
+
+        return new Working(
+            'same_each',
+            'The same plant, grown',
+            $each ?? throw new NoSuchFigure('Nobody sells this crop.'),
+            Unit::Money,
+            'What growing the crop costs, with the plants that fail bought, over the plants wanted: as many as the nursery\'s price is of.',
+            '('.Figures::number($cost).' + '.Figures::number($short).') ÷ '.Figures::number($this->crop->wanted),
+            [
+                new Term('growing it', $cost, Unit::Money, null, 'cost'),
+                new Term('plants short, bought', $short, Unit::Money),
                 new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted']),
             ],
         );

@@ -254,6 +254,14 @@ abstract class BrowserTestCase extends TestCase
         }, "the button \"{$words}\"");
     }
 
+    /** A setting of the application that this process tests. */
+    public function setting(string $name): string
+    {
+        $settings = (string) file_get_contents(dirname(__DIR__, 2)."/var/test{$this->serving()}/.env");
+
+        return preg_match("/^{$name}=(.*)$/m", $settings, $found) === 1 ? $found[1] : throw new RuntimeException("There is no setting {$name}.");
+    }
+
     /** The server of these tests goes away, or comes back. */
     public function server(bool $up): void
     {

@@ -164,11 +164,11 @@ it('changes many lines at once', function () {
         $this->click("[data-crop=\"{$crop}\"] input[type=checkbox]");
     }
     $this->type('many.offset', '21');
-    $this->waitFor(fn () => str_contains(inLine($this, 'sunday-sauce', '[data-part="line-sow"]'), 'Apr 26') ?: null, 'a later sowing');
+    $this->waitFor(fn () => str_contains(inLine($this, 'sunday-sauce', '[data-part="line-sow"]'), 'Apr 25') ?: null, 'a later sowing');
     $this->click('[data-part="many"] .plain');
     $this->waitFor(fn () => ! str_contains($this->text('[data-part="grow"]'), 'Sunday Sauce') ?: null, 'both to be gone');
     $this->click('[data-action="undo"]');
-    expect(inLine($this, 'sunday-sauce', '[data-part="line-sow"]'))->toContain('Apr 26');
+    expect(inLine($this, 'sunday-sauce', '[data-part="line-sow"]'))->toContain('Apr 25');
 });
 
 it('tells a window what another has changed meanwhile, and lets it choose', function (string $choice, string $kept) {

@@ -40,7 +40,7 @@ it('writes a price down, says what is wrong, and has no serious accessibility fi
 
 it('shows what is written down while the book is still on its way, once', function () {
     $this->answersLate('GET', '/api/prices', 4000, 1);
-    $this->answersLate('POST', '/api/prices', 500);
+    $this->answersLate('POST', '/api/prices', 2500);
     $this->visit('/prices');
     $this->find('input[name="price-name"]')->sendKeys('Perlite');
     $this->find('input[name="price-price"]')->sendKeys("18.40\n\n");

@@ -24,7 +24,7 @@ it('compares all set-ups in one size of coin, with the cheapest way of each crop
         $coins = array_sum(array_column($stack['groups'], 'coins')) - $stack['credit_coins'];
         expect($stack['coin'])
             ->toBe(0.02)
-            ->and(abs($coins - $results[$setup['id']]['per_wanted'] / 0.02))
+            ->and(abs($coins - $results[$setup['id']]['same_per_plant'] / 0.02))
             ->toBeLessThanOrEqual(0.5 + 1e-9)
             ->and($coins)
             ->toBeLessThanOrEqual(50);

@@ -28,10 +28,12 @@ it('takes readings by a device\'s token, each once, and counts what makes no sen
     expect($post([reading(3), reading(2), reading(1)])->assertOk()->json())->toBe(['kept' => 3, 'known' => 0, 'refused' => 0])
         ->and($post([reading(2), reading(1), reading(0)])->json())->toBe(['kept' => 1, 'known' => 2, 'refused' => 0])
         ->and($post([reading(5), reading(5), reading(6, -4), reading(7, 'much'), reading(8, null), reading(-60 * 24 * 3), ['at' => 'noon',
-            'value' => 3], 'x'])->json())
-        ->toBe(['kept' => 1, 'known' => 1, 'refused' => 6]);
+            'value' => 3], 'x',
+            // A day that does not exist, in the last February that is over for sure.
+            ['at' => gmdate('Y', time() - 200 * 86400).'-02-30T06:00:00Z', 'value' => 3]])->json())
+        ->toBe(['kept' => 1, 'known' => 1, 'refused' => 7]);
     $device = Device::query()->findOrFail($id);
-    expect($device->refused)->toBe(6)->and($device->heard_at)->not->toBeNull()->and(DB::table('readings')->where('device_id', $id)->count())->toBe(5);
+    expect($device->refused)->toBe(7)->and($device->heard_at)->not->toBeNull()->and(DB::table('readings')->where('device_id', $id)->count())->toBe(5);
     $post([])->assertStatus(422);
     $post(array_map(reading(...), range(1, 101)))->assertStatus(422);
 });

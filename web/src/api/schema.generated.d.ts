@@ -2373,12 +2373,14 @@ export interface components {
             };
         };
         /**
-         * @description The figures that stay in sight while planning: `difference` is the nursery's price less the seedling's cost, `keep` what
+         * @description The figures that stay in sight while planning: `same` and `nursery` are prices of the same plants, grown and bought, `difference` is
+         *     the one less the other, `keep` what
          *     growing saves on all of them, shortfalls bought, `p_keep` the chance that it saves anything; of ten seasons eight cost from
          *     `per_finished_low` to `per_finished_high`. Cash and kWh are always the whole set-up's.
          */
         Till: {
             per_finished: number | null;
+            same: number | null;
             nursery: number | null;
             difference: number | null;
             keep: number | null;
@@ -2663,7 +2665,7 @@ export interface components {
             qualifies: boolean;
             /** @description plants */
             missing: number;
-            /** @description in which what was bought for it has paid for itself; null where it has not within ten */
+            /** @description in which no more has been paid at the till than for buying; null where it has not within ten */
             payback_season: number | null;
         };
         /** @description The penny stacks of all set-ups in one size of coin, so that their heights compare. *\/ */

@@ -36,14 +36,21 @@ export function TillStrip({ till, last, explain, where }: Props) {
     move === undefined || Math.abs(move.kwh) < STILL.kwh ? null : `${move.kwh < 0 ? '−' : '+'}${Math.abs(move.kwh).toFixed(1)}`;
   const figures = [
     {
-      name: 'At the nursery',
+      name: 'The same plants, grown',
+      id: 'same',
+      working: 'same_per_plant',
+      shown: money(till.same, currency, true),
+      moved: change(move?.difference == null ? null : -move.difference),
+    },
+    {
+      name: 'from the nursery',
       id: 'nursery',
       working: 'nursery_per_plant',
       shown: money(till.nursery, currency, true),
       moved: null,
     },
     {
-      name: till.keep !== null && till.keep < 0 ? 'You pay more' : 'You keep',
+      name: till.keep !== null && till.keep < 0 ? 'You pay more' : 'You save',
       id: 'keep',
       working: 'keep',
       shown: money(till.keep === null ? null : Math.abs(till.keep), currency),
@@ -59,11 +66,11 @@ export function TillStrip({ till, last, explain, where }: Props) {
     { name: 'Electricity', id: 'kwh', working: 'kwh', shown: `${till.kwh.toFixed(1)} kWh`, moved: kwh },
   ];
   return (
-    <aside className={s.till} aria-label="What one finished seedling costs you">
+    <aside className={s.till} aria-label="What your plants cost">
       <dl>
         <div className={s.tillLead} data-moved={last !== null}>
           <dt>
-            One finished seedling
+            Cost per finished seedling
             {till.per_finished_low !== null && till.per_finished_high !== null && (
               <span className={s.tillRange} data-test="till-range">
                 , most seasons {range(till.per_finished_low, till.per_finished_high, currency)}
@@ -75,7 +82,7 @@ export function TillStrip({ till, last, explain, where }: Props) {
               type="button"
               className="figure copper"
               data-figure="per_finished"
-              aria-label={`One finished seedling, ${where}: ${money(till.per_finished, currency, true)}`}
+              aria-label={`Cost per finished seedling, ${where}: ${money(till.per_finished, currency, true)}`}
               onClick={() => explain('per_finished')}
             >
               {money(till.per_finished, currency, true)}
@@ -127,7 +134,7 @@ function Spoken({ price, change }: { price: string; change: string | null }) {
   const [said, say] = useState('');
   useEffect(() => {
     if (change === null) return;
-    const pause = setTimeout(() => say(`${change}: one finished seedling ${price}`), PAUSE_MS);
+    const pause = setTimeout(() => say(`${change}: cost per finished seedling ${price}`), PAUSE_MS);
     return () => clearTimeout(pause);
   }, [price, change]);
   return (

@@ -37,7 +37,7 @@ const rows = (season: Season, wanted: number): Row[] => {
   const cash = (amount: number | null) => money(amount, season.currency);
   return [
     {
-      name: 'Finished seedling',
+      name: 'Cost per finished seedling, with those nobody sells',
       figure: 'per_finished',
       cell: (r) => (r.per_finished === null ? null : money(r.per_finished, season.currency, true)),
     },
@@ -49,7 +49,7 @@ const rows = (season: Season, wanted: number): Row[] => {
           ? null
           : range(r.per_finished_low, r.per_finished_high, season.currency),
     },
-    { name: 'To fill your list', figure: 'fill_cost', cell: (r) => cash(r.fill_cost) },
+    { name: 'Whole list, replacements included', figure: 'fill_cost', cell: (r) => cash(r.fill_cost) },
     { name: 'Cash now', figure: 'cash_now', cell: (r) => cash(r.cash_now) },
     {
       name: '… of it lasting things',
@@ -62,7 +62,7 @@ const rows = (season: Season, wanted: number): Row[] => {
     { name: 'Electricity', figure: 'kwh', cell: (_, c) => (c.electricity < 0.05 ? null : `${c.electricity.toFixed(0)} kWh`) },
     { name: 'Your hours', figure: 'hours', cell: (r) => (r.hours < 0.05 ? null : r.hours.toFixed(1)) },
     {
-      name: 'Cheaper than buying in',
+      name: 'Chance that it saves money',
       figure: 'p_keep',
       cell: (r) => (r.p_keep === null ? null : `${certainty(r.p_keep)} of 100`),
     },
@@ -139,14 +139,14 @@ function Side({ shown }: { shown: OnScreen }) {
       <div className="list-head">
         <div>
           <h1>
-            What one plant in the bed costs you, {count(setups.length)} {setups.length === 1 ? 'set-up' : 'set-ups'}
+            What a plant costs you, {count(setups.length)} {setups.length === 1 ? 'set-up' : 'set-ups'}
           </h1>
           <AdviceLine compared={data.comparison} season={season} />
           <p className="quiet">
             Each coin is {coinMoney(data.stacks.coin, season.currency)}.
             {data.comparison.nursery === null
               ? ''
-              : ` The dashed line is the nursery: ${money(data.comparison.nursery, season.currency, true)} a plant.`}{' '}
+              : ` The dashed line is the price of the same plants from the nursery: ${money(data.comparison.nursery, season.currency, true)} each.`}{' '}
             Any figure opens its working.
           </p>
         </div>
@@ -173,7 +173,7 @@ function Side({ shown }: { shown: OnScreen }) {
               shown={setup.id}
             />
             <tr className={s.lead}>
-              <th scope="row">One plant, list filled</th>
+              <th scope="row">One of the plants a nursery sells too</th>
               {sideBySide(LeadCell)}
             </tr>
             <tr className={s.names}>

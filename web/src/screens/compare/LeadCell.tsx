@@ -29,23 +29,44 @@ const LACKS: Record<string, (n: number) => string> = {
   dim: (n) => `too dark for ${n}`,
 };
 
-/** A way's price. */
+/** For a few days a tray finds a chair; a set-up crowded for longer is no answer. */
+const BEARABLE_DAYS = 3;
+
+/** What it would need where it is short: "needs 16 trays, you have 8, for". */
+function roomWords({ places }: SetupResult): string {
+  const short = places
+    .flatMap((place) => [
+      { need: place.peak_light_flats, have: place.light_flats },
+      { need: place.peak_flats, have: place.flats },
+    ])
+    .filter((one): one is { need: number; have: number } => one.have !== null && one.need > one.have + 1e-6);
+  const worst = short.sort((a, b) => b.need - b.have - (a.need - a.have))[0];
+  return worst === undefined
+    ? 'crowded for'
+    : `needs ${Math.ceil(worst.need - 1e-6)} trays, you have ${Math.floor(worst.have + 1e-6)}, for`;
+}
+
+/** The price of one of the plants that a nursery sells too. */
 export function LeadCell({ season, result, compared, here, price }: Props) {
   const ask = useAsk();
-  const per = price && compared.priced_in !== null ? compared.priced_in : result.per_wanted;
+  const per = price && compared.priced_in !== null ? compared.priced_in : (result.same_per_plant ?? result.per_wanted);
   const first = compared.rank === 1 && compared.qualifies;
+  const crowded = result.crowded_days > BEARABLE_DAYS;
   const name = season.setups.find(({ id }) => id === compared.id)?.name ?? '';
   return (
     <td className={here ? 'here' : undefined}>
       <button
         type="button"
-        className={clsx('amount mono', first && compared.fitted === null ? 'copper' : undefined)}
+        className={clsx('amount mono', first && compared.fitted === null ? 'copper' : undefined, crowded && s.noRoom)}
         data-per-wanted={compared.id}
-        aria-label={`One plant, list filled, ${name}: ${money(per, season.currency, true)}`}
-        onClick={() => ask({ figure: 'per_wanted', crop: null, setup: compared.id })}
+        aria-label={`One of the same plants, ${name}: ${money(per, season.currency, true)}${crowded ? ', if there were room' : ''}`}
+        onClick={() =>
+          ask({ figure: result.same_per_plant === null ? 'per_wanted' : 'same_per_plant', crop: null, setup: compared.id })
+        }
       >
         {money(per, season.currency, true)}
       </button>
+      {crowded && <small className={s.noRoom}>if there were room</small>}
       {first && <small className="copper">cheapest{compared.fitted === null ? '' : ' when made to fit'}</small>}
     </td>
   );
@@ -60,7 +81,8 @@ export function LacksCell({ season, result, compared, here, price, allShort }: P
       )}
       {result.crowded_days > 0 && (
         <small className="trouble">
-          ▲ crowded {result.crowded_days} {plural(result.crowded_days, 'day')}
+          ▲ {result.crowded_days > BEARABLE_DAYS ? `no room: ${roomWords(result)}` : 'crowded'} {result.crowded_days}{' '}
+          {plural(result.crowded_days, 'day')}
         </small>
       )}
       {compared.lacks.map(({ code, crops }) => (

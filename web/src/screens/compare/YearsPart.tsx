@@ -62,8 +62,8 @@ export function YearsPart({ season, id, revision, here }: { season: Season; id: 
           <thead>
             <tr>
               <th scope="col">Set-up</th>
-              <th scope="col">After {seasons}</th>
-              <th scope="col">Pays back in</th>
+              <th scope="col">Paid after {seasons}</th>
+              <th scope="col">Paid for itself in</th>
               <th scope="col">Worth today</th>
             </tr>
           </thead>
@@ -74,8 +74,8 @@ export function YearsPart({ season, id, revision, here }: { season: Season; id: 
                   {season.setups.find((setup) => setup.id === row.id)?.name}
                   {!row.comparable && <small className="quiet">some plants cannot be bought: not quite the same list</small>}
                 </th>
-                <td className="mono">{money(row.seasons.at(-1)?.cumulative, season.currency)}</td>
-                <td className="mono">{row.payback_season === null ? 'not yet' : `season ${row.payback_season}`}</td>
+                <td className="mono">{money(row.seasons.at(-1)?.till_cumulative, season.currency)}</td>
+                <td className="mono">{row.till_payback_season === null ? 'not yet' : `season ${row.till_payback_season}`}</td>
                 <td className="mono">{money(row.present_value, season.currency)}</td>
               </tr>
             ))}
@@ -92,13 +92,13 @@ export function YearsPart({ season, id, revision, here }: { season: Season; id: 
   );
 }
 
-/** What is spent by the end of each season, beside buying. */
+/** What is paid by the end of each season, beside buying. */
 function Lines({ mine, season }: { mine: SetupYears; season: Season }) {
   const last = mine.seasons.length;
-  const most = Math.max(...mine.seasons.map((row) => Math.max(row.cumulative, row.buying_cumulative ?? 0)), 0.01);
+  const most = Math.max(...mine.seasons.map((row) => Math.max(row.till_cumulative, row.buying_cumulative ?? 0)), 0.01);
   const x = scaleLinear([0, last], [EDGE.left, WIDE - EDGE.right]);
   const y = scaleLinear([0, most], [HIGH - EDGE.bottom, EDGE.top]).nice(4);
-  const path = (key: 'cumulative' | 'buying_cumulative') =>
+  const path = (key: 'till_cumulative' | 'buying_cumulative') =>
     line()([[x(0), y(0)], ...mine.seasons.map((row): [number, number] => [x(row.season), y(row[key] ?? 0)])]) ?? '';
   const end = mine.seasons[last - 1];
   return (
@@ -106,7 +106,7 @@ function Lines({ mine, season }: { mine: SetupYears; season: Season }) {
       viewBox={`0 0 ${WIDE} ${HIGH}`}
       className={s.yearsLines}
       role="img"
-      aria-label={`After ${last} seasons ${money(end?.cumulative, season.currency)} spent on growing${end?.buying_cumulative == null ? '' : `, ${money(end.buying_cumulative, season.currency)} on buying`}.`}
+      aria-label={`After ${last} seasons ${money(end?.till_cumulative, season.currency)} paid for growing${end?.buying_cumulative == null ? '' : `, ${money(end.buying_cumulative, season.currency)} on buying`}.`}
     >
       {y.ticks(4).map((tick) => (
         <g key={tick}>
@@ -129,14 +129,14 @@ function Lines({ mine, season }: { mine: SetupYears; season: Season }) {
           </text>
         </>
       )}
-      <path d={path('cumulative')} className={s.lineGrowing} />
-      <text x={x(last) - 4} y={y(end?.cumulative ?? 0) + 22} textAnchor="end" className={s.copperText}>
+      <path d={path('till_cumulative')} className={s.lineGrowing} />
+      <text x={x(last) - 4} y={y(end?.till_cumulative ?? 0) + 22} textAnchor="end" className={s.copperText}>
         growing
       </text>
-      {mine.payback_season !== null && (
+      {mine.till_payback_season !== null && (
         <circle
-          cx={x(mine.payback_season)}
-          cy={y(mine.seasons[mine.payback_season - 1]?.cumulative ?? 0)}
+          cx={x(mine.till_payback_season)}
+          cy={y(mine.seasons[mine.till_payback_season - 1]?.till_cumulative ?? 0)}
           r="5"
           className={s.payback}
         />

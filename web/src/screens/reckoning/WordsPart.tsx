@@ -58,9 +58,10 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
     <div className={s.words} data-part="said">
       <p>
         With “{setup.name}” you grow {listed(grown)}
-        {bought.length > 0 && ` and buy ${listed(bought)}`}. A finished plant costs {each(result.per_finished)}
-        {result.nursery_per_plant === null ? '' : `, at the nursery ${each(result.nursery_per_plant)}`}; the season costs{' '}
-        {sum(result.cost)}, and at the till {sum(result.cash_now)} is paid now
+        {bought.length > 0 && ` and buy ${listed(bought)}`}. A finished seedling costs {each(result.per_finished)}.
+        {result.nursery_per_plant !== null &&
+          ` The plants that a nursery sells too cost ${each(result.same_per_plant)} each, from the nursery ${each(result.nursery_per_plant)}.`}{' '}
+        The season costs {sum(result.cost)}, and at the till {sum(result.cash_now)} is paid now
         {result.cash_now > result.cost && ', also for what lasts for years'}.
         {result.keep !== null && ` Growing ${result.keep >= 0 ? 'keeps' : 'costs'} ${sum(Math.abs(result.keep))} against buying.`}
         {better.length > 0 && ` Cheaper bought: ${listed(better)}.`}
