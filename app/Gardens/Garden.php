@@ -74,7 +74,7 @@ final class Garden
         }
         yield "],\n\"shed\":".$json(array_map(fn (ShedItem $item) => $item->shown(), ShedItem::ofUser($user->id))).",\n\"prices\":[";
         $between = "\n";
-        foreach (Price::query()->where('user_id', $user->id)->orderBy('id')->select(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->cursor() as $price) {
+        foreach (Price::query()->toBase()->where('user_id', $user->id)->orderBy('id')->select(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->cursor() as $price) {
             yield $between.$json($price);
             $between = ",\n";
         }

@@ -29,7 +29,8 @@ pg1-port=$(cat "$PG_DIR/port" 2>/dev/null || echo 54117)
 pg1-socket-path=$PG_DIR/socket
 pg1-user=postgres
 CONF
-  chmod 644 "$PG_DIR/pgbackrest.conf"
+  if is_root; then chown postgres: "$PG_DIR/pgbackrest.conf"; fi
+  chmod 600 "$PG_DIR/pgbackrest.conf"
 }
 
 pgbackrest_do() { as_postgres env -u PGPASSWORD pgbackrest --config="$PG_DIR/pgbackrest.conf" --stanza="$STANZA" "$@"; }

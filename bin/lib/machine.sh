@@ -34,6 +34,15 @@ one_at_a_time() {
   flock -n 9 || { echo "Waiting for another $1 to end"; flock 9; }
 }
 
+# close_to_others: what an older version, or a tool with habits of its own, has left readable for every user of the machine. Served code,
+# what phones are shown, the database's own files and sockets are looked after where they are made.
+close_to_others() {
+  [ -d "$VAR" ] || return 0
+  find "$VAR" -mindepth 1 \( -path '*/releases' -o -path '*/releases/*' -o -path '*/lan/trust' -o -path "$VAR/postgres" -o -path "$VAR/postgres/data" \
+    -o -path "$VAR/postgres/socket" -o -path "$VAR/node" \) -prune -o ! -type l ! -type s -perm /0007 -exec chmod o-rwx {} +
+  [ ! -d "$VAR/postgres" ] || find "$VAR/postgres" -mindepth 1 -maxdepth 1 -type f -perm /0007 -exec chmod o-rwx {} +
+}
+
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 free_port() { local p=$1; while port_taken "$p"; do p=$((p + 1)); done; echo "$p"; }
 fingerprint() { cat "$@" 2>/dev/null | sha256sum | cut -d' ' -f1; }

@@ -31,10 +31,10 @@ it('lays out the tasks of a season', function () {
     expect($dates)
         ->toBe($sorted)
         ->and($tasks['copper-kettle-sow']['date'])
-        ->toBe('2027-04-12')
+        ->toBe('2027-04-11')
         // Common practice: brassicas are looked for from day 3, others from day 4.
         ->and($tasks['copper-kettle-first_look']['date'])
-        ->toBe('2027-04-16')
+        ->toBe('2027-04-15')
         ->and((strtotime($tasks['stone-button-first_look']['date']) - strtotime($tasks['stone-button-sow']['date'])) / 86400)
         ->toBe(3)
         ->and($tasks['autumn-bib-chill']['kind'])
@@ -49,9 +49,9 @@ it('lays out the tasks of a season', function () {
     $shown = array_column($calendar['tasks'], null, 'id');
     expect(array_intersect_key($shown['copper-kettle-sow'], ['id' => 1, 'date' => 1, 'kind' => 1, 'crop' => 1]))
         ->toBe(array_intersect_key($tasks['copper-kettle-sow'], ['id' => 1, 'date' => 1, 'kind' => 1, 'crop' => 1]))
-        ->and($shown['soak-two-one-2027-04-12']['crops'])
+        ->and($shown['soak-two-one-2027-04-11']['crops'])
         ->toBe(['copper-kettle', 'sunday-sauce'])
-        ->and(array_filter($calendar['tasks'], fn (array $task) => $task['kind'] === 'soak' && $task['date'] === '2027-04-12'))
+        ->and(array_filter($calendar['tasks'], fn (array $task) => $task['kind'] === 'soak' && $task['date'] === '2027-04-11'))
         ->toHaveCount(1);
     $kinds = array_values(array_unique(array_column($calendar['tasks'], 'kind')));
     expect(
@@ -136,9 +136,9 @@ it('updates and never doubles when the season changes', function () {
     $after = $read();
     $uid = "{$season->id}-bench-copper-kettle-sow@jolly-penny";
     expect($after[$uid]['start'])
-        ->toBe('2027-04-05')
+        ->toBe('2027-04-04')
         ->and($before[$uid]['start'])
-        ->toBe('2027-04-12')
+        ->toBe('2027-04-11')
         ->and($after[$uid]['sequence'])
         ->toBeGreaterThan($before[$uid]['sequence']);
 });
@@ -179,7 +179,9 @@ it('notes crops started too early, sown too late for their packet, and tap roots
     $sow('paint-box', '2027-03-25');
     $sow('copper-kettle', '2027-05-25');
     $this->patchJson("/api/seasons/{$season->id}", [
-        'changes' => [['path' => ['methods', 'cells-pots', 'stages', 1, 'days'], 'from' => 18, 'to' => 1]],
+        // Sown too late only where somebody gives the pot less time than growth needs.
+        'changes' => [['path' => ['methods', 'cells-pots', 'stages', 1, 'days'], 'from' => 18, 'to' => 1],
+            ['path' => ['methods', 'cells-pots', 'stages', 2, 'days'], 'from' => 'rest', 'to' => 5]],
     ])->assertOk();
     expect($notes())->toHaveKey('paint-box', 'too_early')->toHaveKey('copper-kettle', 'too_late');
     $crop = collect($this->postJson("/api/seasons/{$season->id}/crops", ['text' => '20 carrot'])->json('season.crops'))->last()['id'];

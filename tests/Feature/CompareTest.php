@@ -13,7 +13,7 @@ it('compares all set-ups in one size of coin, with the cheapest way of each crop
     $comparison = $answer['comparison'];
     $results = array_column($answer['result']['setups'], null, 'id');
     expect($answer['stacks']['coin'])
-        ->toBe(0.02)
+        ->toBe(0.05)
         ->and($comparison['advice']['setup'])
         ->toBe('saved')
         ->and(array_column($comparison['setups'], 'fair', 'id'))
@@ -23,8 +23,8 @@ it('compares all set-ups in one size of coin, with the cheapest way of each crop
         $stack = $answer['stacks']['setups'][$setup['id']];
         $coins = array_sum(array_column($stack['groups'], 'coins')) - $stack['credit_coins'];
         expect($stack['coin'])
-            ->toBe(0.02)
-            ->and(abs($coins - $results[$setup['id']]['same_per_plant'] / 0.02))
+            ->toBe(0.05)
+            ->and(abs($coins - $results[$setup['id']]['same_per_plant'] / 0.05))
             ->toBeLessThanOrEqual(0.5 + 1e-9)
             ->and($coins)
             ->toBeLessThanOrEqual(50);

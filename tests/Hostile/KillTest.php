@@ -19,7 +19,7 @@ function processes(string $pattern): array
         $said = implode(' ', $lines);
         $hash = substr(hash('sha256', dirname(__DIR__, 2)."\n"), 0, 8);
 
-        return str_contains($said, "{$var}test") || str_contains($said, "{$var}postgres") || str_contains($said, "-test-{$hash}");
+        return str_contains($said, "{$var}test/") || str_contains($said, "{$var}postgres") || str_contains($said, "-test-{$hash}");
     };
 
     return array_values(array_filter(array_map(intval(...), $found), $isOurs));
@@ -79,7 +79,7 @@ it('loses no acknowledged edit when a part is killed, and is back by itself', fu
 })->with([
     ['php-fpm', 'php-fpm: master process .*/var/test/'],
     ['a worker', 'php-fpm: pool edits-test-'],
-    ['nginx', 'nginx: master process .*/var/test'],
+    ['nginx', 'nginx: master process .*/var/test/'],
     ['PostgreSQL', 'bin/postgres -D .*/postgres/data'],
     ['a supervisor', 'runsv php-fpm'],
 ]);
@@ -98,7 +98,7 @@ it('has the entries of two phones once and in order, though a part is killed and
         expect(++$tries)->toBeLessThan(400, 'it comes back by itself');
         if (! $killed && $sent[1] >= 200) {
             $killed = posix_kill(processes('php-fpm: pool edits-test-')[0] ?? 0, SIGKILL)
-                && posix_kill(processes('nginx: master process .*/var/test')[0] ?? 0, SIGKILL);
+                && posix_kill(processes('nginx: master process .*/var/test/')[0] ?? 0, SIGKILL);
         }
         [$status, $answer] = $visitor->send('POST', $path, $batch);
         if ($status !== 200) {
