@@ -93,7 +93,7 @@ export function TillStrip({ till, last, explain, where }: Props) {
           </dd>
         </div>
         {figures.map(({ name, id, working, shown, moved }) => (
-          <div key={id}>
+          <div key={id} className={id === 'kwh' ? s.tillKwh : undefined}>
             <dt>{name}</dt>
             <dd>
               <button
