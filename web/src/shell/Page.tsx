@@ -19,7 +19,12 @@ interface Props {
 }
 
 /** What the till's figures are called in the workings of one crop. */
-const OF_CROP: Record<string, string> = { per_finished: 'per_finished', nursery_per_plant: 'nursery_each', same_per_plant: 'same_each', keep: 'keep' };
+const OF_CROP: Record<string, string> = {
+  per_finished: 'per_finished',
+  nursery_per_plant: 'nursery_each',
+  same_per_plant: 'same_each',
+  keep: 'keep',
+};
 
 /** A planning screen: its work, the till, and the workings of any figure on it. */
 export function PlanningPage({ children, till }: Props) {
