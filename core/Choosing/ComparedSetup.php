@@ -11,7 +11,7 @@ use JollyPenny\Core\Season\Season;
 /** One set-up of a comparison. */
 final readonly class ComparedSetup
 {
-    private const LACKS = ['too_cold', 'too_hot', 'frost', 'no_light', 'no_mat', 'dim'];
+    private const LACKS = ['too_cold', 'too_hot', 'frost', 'no_light', 'no_mat', 'dim', 'small'];
 
     /**
      * @param  bool  $fair  whether it supplies the list, so that its price compares with the others'

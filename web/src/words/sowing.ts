@@ -69,6 +69,7 @@ const WARNINGS: Record<string, string> = {
   late: 'Ready later than you want to plant out.',
   no_light: 'Wants light, but this set-up has no lamp there.',
   no_mat: 'Wants a mat, but this set-up has none there.',
+  small: 'Its last pot is smaller than the plant you want. Pot it up once more, or ask for a smaller one.',
   no_offer: 'Nobody sells it, and this set-up does not raise it.',
 };
 

@@ -27,6 +27,7 @@ const LACKS: Record<string, (n: number) => string> = {
   no_light: (n) => `no lamp for ${n}`,
   no_mat: (n) => `no mat for ${n}`,
   dim: (n) => `too dark for ${n}`,
+  small: (n) => `pots too small for ${n}`,
 };
 
 /** For a few days a tray finds a chair; a set-up crowded for longer is no answer. */

@@ -37,6 +37,14 @@ export function SeasonFacts({ season }: { season: Season }) {
           parse={parseDate}
           save={save(['last_frost'], 'last frost')}
         />
+        <EditNumber
+          label="The last frost strays by about"
+          name="last_frost_spread_days"
+          after="days"
+          field="last_frost_spread_days"
+          value={season.last_frost_spread_days}
+          save={save(['last_frost_spread_days'], 'spread of the last frost')}
+        />
         <EditText<string>
           label="First frost of autumn"
           name="first_frost"

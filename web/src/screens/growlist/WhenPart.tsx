@@ -1,11 +1,13 @@
 import { Segmented } from 'antd';
 import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
+import { EditInUnit } from '../../edit/EditInUnit';
 import { EditNumber } from '../../edit/EditNumber';
 import { EditText } from '../../edit/EditText';
 import { useStore } from '../../season/SeasonContext';
 import { day, fromFrost } from '../../words/dates';
 import { money } from '../../words/money';
+import { odds } from '../../words/sowing';
 import type { PanelProps } from './CropPanel';
 import { parseMaybeDate } from './parse';
 import s from './growlist.module.css';
@@ -65,6 +67,7 @@ export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot,
       <p className="quiet">
         {fromFrost(crop.plant_out_offset_days, frost)}
         {result.plant_out_on === null ? '' : `: ${day(result.plant_out_on, us)}`}
+        {result.p_frost !== null && `. A frost comes after that day in ${odds(result.p_frost)} years.`}
       </p>
       {species && species.weeks !== null && species.weeks !== undefined && (
         <EditNumber
@@ -123,6 +126,15 @@ export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot,
             />{' '}
             sold there, but not this variety
           </label>
+          <EditInUnit
+            label="A plant in a pot of at least"
+            name="pot_at_least"
+            field="crops.pot_at_least_l"
+            unit={us ? 'cup' : 'L'}
+            value={crop.pot_at_least_l}
+            maybe
+            save={save('pot_at_least_l', 'pot wanted')}
+          />
           <EditNumber
             label="Bought plants lost"
             name="bought_loss"

@@ -292,6 +292,15 @@ function MethodEditor({ shown, method, only }: EditorProps) {
           value={method.min_plants}
           save={save('min_plants', 'plants to a clump')}
         />
+        <EditNumber
+          label="They go out young, after"
+          name="weeks_share"
+          after="of 100 of their weeks"
+          field="methods.weeks_share"
+          share
+          value={method.weeks_share}
+          save={save('weeks_share', 'weeks of growth')}
+        />
         {season.gear.map((gear) => (
           <label key={gear.id} className="tick">
             <input

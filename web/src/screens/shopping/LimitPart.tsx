@@ -8,6 +8,7 @@ import { useStore } from '../../season/SeasonContext';
 import { money, moneyChange, moneySign } from '../../words/money';
 import { plural } from '../../words/sowing';
 import { NOT_WORKED_OUT } from '../../words/work';
+import { LOCALE } from '../../words/region';
 import s from './shopping.module.css';
 
 type Budget = NonNullable<Work['budget']>;
@@ -140,6 +141,8 @@ function Found({ season, setup, found, done }: FoundProps) {
         it comes to {sum(after.fill_cost)} instead of {sum(before.fill_cost)}, in {after.hours.toFixed(1)} instead of{' '}
         {before.hours.toFixed(1)} hours.{' '}
         {found.search ? 'Looked for step by step: there may be a better way.' : 'No way is better.'}
+        {found.unsound > 0 &&
+          ` ${found.unsound.toLocaleString(LOCALE)} ways were left out: plants would stand too dark, in too small a pot, in the frost, or go out far too late.`}
       </p>
       {steps.length === 0 ? (
         <p>Nothing has to change.</p>
