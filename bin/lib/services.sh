@@ -33,8 +33,8 @@ $3
 RUN
   printf '#!/bin/sh\nexec svlogd -tt %s\n' "'$VAR/$1/log/$2'" >"$dir/log/run"
   printf 's1000000\nn10\n' >"$VAR/$1/log/$2/config"
-  if [ -n "${4:-}" ]; then mkdir -p "$dir/control"; printf '#!/bin/sh\nkill -%s "$(cat supervise/pid)"\n' "$4" >"$dir/control/t"; chmod 755 "$dir/control/t"; fi
-  chmod 755 "$dir/run" "$dir/log/run"
+  if [ -n "${4:-}" ]; then mkdir -p "$dir/control"; printf '#!/bin/sh\nkill -%s "$(cat supervise/pid)"\n' "$4" >"$dir/control/t"; chmod 700 "$dir/control/t"; fi
+  chmod 700 "$dir/run" "$dir/log/run"
 }
 
 supervisor_pid() {
@@ -141,6 +141,8 @@ locations() {
     location / { try_files \$uri /index.php?\$query_string; }
     location = /index.php {
       include /etc/nginx/fastcgi_params;
+      # Debian's own leaves out the port since 1.22.1-9+deb12u11, and then links in letters and feeds lead nowhere. The name stays nginx's.
+      fastcgi_param HTTP_HOST \$host\$asked_port;
       fastcgi_param SCRIPT_FILENAME \$realpath_root/index.php;
       fastcgi_param DOCUMENT_ROOT \$realpath_root;
       fastcgi_read_timeout 40s;
@@ -222,6 +224,7 @@ http {
   gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
   fastcgi_buffers 16 64k;
   fastcgi_buffer_size 64k;
+  map \$http_host \$asked_port { default ''; "~(:[0-9]+)\$" \$1; }
   map "\$request_method \$request_uri" \$pool { default edits; "~^(PUT /api/seasons/[0-9]+/photos/|POST /api/seasons/[0-9]+/workbook)" uploads;
     "~^[A-Z]+ /api/seasons/[0-9]+/(compare|years|difference|setups/[^/]+/(calendar|workbook|labels|reckoning|crops/[^/]+/sow-again))" reckoning; }
   server {
@@ -239,7 +242,6 @@ rm -f '$dir/run/edits.sock' '$dir/run/reckoning.sock' '$dir/run/uploads.sock'
 exec php-fpm8.2 -F $JIT -y '$dir/php-fpm.conf'" QUIT
   echo "$named" >"$(services_of "$instance")/php-fpm/named"
   service "$instance" nginx "exec /usr/sbin/nginx -p '$dir' -c '$dir/nginx.conf'" QUIT
-  chmod 644 "$dir"/*.conf
   # Other settings than those it runs with: it is started again with them.
   for name in php-fpm nginx; do
     if [ -f "$dir/$name.conf.before" ] && ! cmp -s "$dir/$name.conf" "$dir/$name.conf.before"; then sv -w 20 force-restart "$(services_of "$instance")/$name" >/dev/null 2>&1; fi

@@ -163,7 +163,7 @@ abstract class BrowserTestCase extends TestCase
      * @param  callable(): ?T  $check
      * @return T
      */
-    public function waitFor(callable $check, string $what, float $seconds = 15): mixed
+    public function waitFor(callable $check, string $what, float $seconds = 30): mixed
     {
         for ($until = microtime(true) + $seconds; microtime(true) < $until; usleep(50_000)) {
             try {

@@ -75,8 +75,8 @@ it('goes from set-up to set-up by the arrows, each figure named by what it is', 
 it('tells what makes two ways differ and goes over the years', function () {
     expect($this->text('[data-test="difference"]'))->toContain('fills the list for $20.32 less');
     $this->type('seasons', '8');
-    $this->waitFor(fn () => str_contains($this->text('[data-part="years"]'), 'After 8') ?: null, 'eight seasons');
-    expect($this->text('[data-part="years"]'))->toContain('season 4');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="years"]'), 'Paid after 8') ?: null, 'eight seasons');
+    expect($this->text('[data-part="years"]'))->toContain('season 3');
 });
 
 it('drags a bar, sees the days change, and pins a sowing that is too late', function () {

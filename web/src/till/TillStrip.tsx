@@ -74,6 +74,7 @@ export function TillStrip({ till, last, explain, where }: Props) {
             {till.per_finished_low !== null && till.per_finished_high !== null && (
               <span className={s.tillRange} data-test="till-range">
                 , most seasons {range(till.per_finished_low, till.per_finished_high, currency)}
+                {till.per_finished !== null && till.per_finished > till.per_finished_high && '; it counts the rare bad ones too'}
               </span>
             )}
           </dt>

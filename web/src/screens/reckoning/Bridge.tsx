@@ -37,13 +37,13 @@ function Why({ figure, children }: { figure: string; children: string }) {
   );
 }
 
-/** The planned stack, what each kind of fact did to it, and the real one; the nursery's price a dashed line. */
+/** The planned stack, what each kind of fact did to it, and the real one. No nursery's price: it is not for all of these plants. */
 export function Bridge({ season, cameTo }: Props) {
   const narrow = useNarrow();
   const [wide, gap] = narrow ? [34, 12] : [78, 24];
   const steps = cameTo.steps;
   const values = steps.map(({ per_finished: per }) => per ?? 0);
-  const most = Math.max(...values, cameTo.nursery_per_plant ?? 0, 0.01) * 1.1;
+  const most = Math.max(...values, 0.01) * 1.1;
   const y = (value: number) => TOP + HEIGHT * (1 - value / most);
   const width = (steps.length + 1) * (wide + gap) + gap;
   const last = steps.at(-1);
@@ -88,14 +88,6 @@ export function Bridge({ season, cameTo }: Props) {
     <svg viewBox={`0 0 ${width} ${TOP + HEIGHT + BASE}`} className={s.bridge} role="img" aria-label={said} data-part="bridge">
       <Patterns />
       <line x1="0" x2={width} y1={y(0)} y2={y(0)} className={s.ground} />
-      {cameTo.nursery_per_plant !== null && (
-        <>
-          <line x1="0" x2={width} y1={y(cameTo.nursery_per_plant)} y2={y(cameTo.nursery_per_plant)} className={s.nursery} />
-          <text x={width - 4} y={y(cameTo.nursery_per_plant) - 6} textAnchor="end" className={s.label}>
-            at the nursery {sum(cameTo.nursery_per_plant)}
-          </text>
-        </>
-      )}
       {column(gap, cameTo.planned_stack, `planned ${sum(steps[0]?.per_finished ?? null)}`, narrow ? 'start' : 'middle')}
       {steps.slice(1).map((step, index) => {
         const before = values[index] ?? 0;
