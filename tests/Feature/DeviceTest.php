@@ -51,7 +51,7 @@ it('listens to no other token, nor to one that was taken back', function () {
     $this->flushHeaders()->withToken($token)->getJson("/api/seasons/{$season->id}")->assertStatus(401);
     $this->flushHeaders()->actingAs($user)->deleteJson("/api/seasons/{$season->id}/devices/{$id}")->assertNoContent();
     $post($token)->assertStatus(401);
-    expect(PersonalAccessToken::query()->count())->toBe(0)->and(DB::table('readings')->where('device_id', $id)->count())->toBe(0);
+    expect(PersonalAccessToken::query()->where('tokenable_id', $id)->count())->toBe(0)->and(DB::table('readings')->where('device_id', $id)->count())->toBe(0);
 });
 
 it('knows devices at things that are there, and of one\'s own seasons', function () {
