@@ -85,7 +85,8 @@ function isSoundBeside(JollyPenny\Core\Season\Season $season, SetupResult $named
         $species = array_column($season->seedLots, 'species', 'id')[$lot];
         $isTender = array_column($season->species, 'tender', 'id')[$species];
 
-        return [...array_intersect(['frost', 'dim', 'no_light', 'no_mat', 'small'], $crop->warnings), ...$crop->late_days > ($isTender ? 14 : 35) ? ['late'] : []];
+        return [...array_intersect(['frost', 'dim', 'no_light', 'no_mat', 'small'], $crop->warnings),
+            ...$crop->late_days > ($isTender ? 14 : 35) ? ['late'] : []];
     };
     $had = array_column($named->crops, null, 'id');
     foreach ($result->crops as $crop) {

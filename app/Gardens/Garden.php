@@ -64,7 +64,8 @@ final class Garden
      */
     public function export(User $user): Generator
     {
-        $json = fn (mixed $part): string => json_encode($part, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+        $json = fn (mixed $part): string => json_encode($part,
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
         yield '{"format":"jolly-penny/export","version":1,"email":'.$json($user->email)
             .',"created_at":'.$json($user->created_at?->toIso8601String()).",\n\"seasons\":[";
         foreach ($user->seasons()->orderBy('id')->pluck('id') as $n => $id) {
@@ -74,7 +75,8 @@ final class Garden
         }
         yield "],\n\"shed\":".$json(array_map(fn (ShedItem $item) => $item->shown(), ShedItem::ofUser($user->id))).",\n\"prices\":[";
         $between = "\n";
-        foreach (Price::query()->toBase()->where('user_id', $user->id)->orderBy('id')->select(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->cursor() as $price) {
+        $prices = Price::query()->toBase()->where('user_id', $user->id)->orderBy('id');
+        foreach ($prices->select(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->cursor() as $price) {
             yield $between.$json($price);
             $between = ",\n";
         }

@@ -34,7 +34,9 @@ final readonly class EntryCheck
             return [...$this->readAll($first), ...$this->readAll($second)];
         }
 
-        return array_map(fn (mixed $one): LogEntry|string => count($entries) > 1 && $one instanceof stdClass ? $this->inTime($one) : $this->read($one), $entries);
+        $several = count($entries) > 1;
+
+        return array_map(fn (mixed $one) => $several && $one instanceof stdClass ? $this->inTime($one) : $this->read($one), $entries);
     }
 
     /** @return LogEntry|string the entry, or why it is none */

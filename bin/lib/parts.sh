@@ -62,13 +62,19 @@ dealt=(--parallel --processes="$PROCESSES")
 # The processes have databases already; Laravel's own way of making some needs a right that the application's role has not.
 export LARAVEL_PARALLEL_TESTING_WITHOUT_DATABASES=1
 
-both_stan() { vendor/bin/phpstan analyse -c phpstan.core.neon --no-progress --memory-limit=1G && vendor/bin/phpstan analyse -c phpstan.app.neon --no-progress --memory-limit=1G; }
+stan() { vendor/bin/phpstan analyse -c "phpstan.$1.neon" --no-progress --memory-limit=1G; }
+both_stan() { stan core && stan app; }
 web_checks() {
   npm run --silent types || return 1
   if [ "$changed" = yes ]; then npx vitest run --root . --changed "${ref:-HEAD}"; else npm run --silent test -- --sequence.shuffle --sequence.seed="$SEED"; fi
 }
 # What parts before wrote as root has to be the web server's now.
-for_the_web() { local one; for one in test test2; do if is_root && [ -d "$(storage_of "$one")" ]; then chown -R "$(web_user)": "$(storage_of "$one")"; fi; done; }
+for_the_web() {
+  local one
+  for one in test test2; do
+    if is_root && [ -d "$(storage_of "$one")" ]; then chown -R "$(web_user)": "$(storage_of "$one")"; fi
+  done
+}
 
 # A page may be slow where the machine is busy with somebody else's work: what failed is tried once more by itself, and named in the
 # summary. Each is worth asking why, because slowness has shown faults of ours; more than a few are no accident.

@@ -89,7 +89,8 @@ final class Budget
         $put = new BudgetStep('gear', '', 'with', 'without', $less->before->cash - $all->before->cash, $less->before->missing - $all->before->missing,
             $less->before->fill_cost - $all->before->fill_cost, $less->before->hours - $all->before->hours);
 
-        return new Budgeted($this->limit, true, $less->search, $all->weighed + $less->weighed, $all->unsound + $less->unsound, $less->overrides, $less->left_out, $less->lights, $less->mats,
+        return new Budgeted($this->limit, true, $less->search, $all->weighed + $less->weighed, $all->unsound + $less->unsound,
+            $less->overrides, $less->left_out, $less->lights, $less->mats,
             true, $all->before, $less->after, [$put, ...$less->steps]);
     }
 
@@ -106,7 +107,8 @@ final class Budget
         /** @var array<string, string> $overrides */
         $overrides = array_filter($ways, fn (string $way): bool => $way !== self::LEAVE);
 
-        return new Budgeted($this->limit, $this->best !== null, $search, $this->weighed, $this->unsound, $overrides, $left, $lights, $mats, false, $before, $after,
+        return new Budgeted($this->limit, $this->best !== null, $search, $this->weighed, $this->unsound,
+            $overrides, $left, $lights, $mats, false, $before, $after,
             $this->steps($asItIs, $ways, $lights, $mats, $before));
     }
 

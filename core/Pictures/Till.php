@@ -39,7 +39,8 @@ final readonly class Till
     {
         $keep = $crop->grown && $crop->buy_cost !== null ? $crop->buy_cost - (float) $crop->filledCost() : null;
 
-        return self::make($crop->per_finished, $crop->buy_cost === null ? null : $crop->filledEach(), $crop->boughtEach(), $keep, $setup, $crop->per_finished_low, $crop->per_finished_high);
+        return self::make($crop->per_finished, $crop->buy_cost === null ? null : $crop->filledEach(), $crop->boughtEach(), $keep,
+            $setup, $crop->per_finished_low, $crop->per_finished_high);
     }
 
     /** What a change did to the till, figure by figure; null where there was, or is, nothing to compare. */

@@ -61,7 +61,8 @@ final readonly class SetupWorkings
                 'The same plants, grown',
                 $r->same_per_plant,
                 'What the plants that a nursery sells too cost by this set-up, the few that fail bought, over those same plants.',
-                $r->same_per_plant === null ? '' : $n((float) $r->buy_total - (float) $r->keep).' ÷ '.$n((float) $r->buy_total / (float) $r->nursery_per_plant),
+                $r->same_per_plant === null ? ''
+                    : $n((float) $r->buy_total - (float) $r->keep).' ÷ '.$n((float) $r->buy_total / (float) $r->nursery_per_plant),
                 [
                     new Term('buying them all', $r->buy_total, Unit::Money, null, 'nursery_per_plant'),
                     new Term('saved on average', $r->keep, Unit::Money, null, 'keep'),

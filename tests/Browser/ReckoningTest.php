@@ -76,7 +76,8 @@ it('says it in words that can be read aloud, with the figures the season has', f
     $bought = array_map(fn (array $crop): string => $varieties[$lots[$crop['id']]], array_values($bought));
     $coins = fn (float $amount): string => number_format($amount * 100, 1).'¢';
     // What the season plays to is checked in the core; here, that the words have it whole and in the right places.
-    expect($said)->toContain("A finished seedling costs {$coins($result['per_finished'])}. The plants that a nursery sells too cost {$coins($result['same_per_plant'])} each, from the nursery ".sprintf('$%.2f.', $result['nursery_per_plant']))
+    expect($said)->toContain("A finished seedling costs {$coins($result['per_finished'])}. The plants that a nursery sells too "
+        ."cost {$coins($result['same_per_plant'])} each, from the nursery ".sprintf('$%.2f.', $result['nursery_per_plant']))
         ->toContain(sprintf('The season costs $%.2f, and at the till $%.2f is paid now, also for what lasts for years. ', $result['cost'], $result['cash_now']))
         ->toContain(sprintf('Growing keeps $%.2f against buying', $result['keep']))
         ->toContain('Cheaper bought: '.implode(' and ', $bought).'.')->toContain('In a bad one it is ')

@@ -33,7 +33,8 @@ it('rolls a season on by one confirmation, and back as if nothing had been', fun
 it('undoes a roll without touching what the roll did not change', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);
-    $put = fn (string $kind, string $name, float $amount, array $more = []) => $this->postJson('/api/shed', [...compact('kind', 'name', 'amount'), ...$more])->assertOk();
+    $put = fn (string $kind, string $name, float $amount, array $more = []) => $this
+        ->postJson('/api/shed', [...compact('kind', 'name', 'amount'), ...$more])->assertOk();
     $put('seed', 'Long Fringe', 150, ['packed_for' => 2024]);
     $put('gear', 'Dibber', 1);
     $this->postJson("/api/seasons/{$season->id}/roll", ['setup' => 'bench'])->assertCreated();

@@ -80,7 +80,8 @@ it('lets a link for a new password be used once, though it is sent four times at
     foreach ($four as $n => $own) {
         $child = pcntl_fork();
         if ($child === 0) {
-            [$status] = $own->send('POST', '/api/password/reset', (string) json_encode(['email' => $email, 'token' => $match[1], 'password' => "another long secret {$n}"]));
+            $asked = ['email' => $email, 'token' => $match[1], 'password' => "another long secret {$n}"];
+            [$status] = $own->send('POST', '/api/password/reset', (string) json_encode($asked));
             file_put_contents(sys_get_temp_dir()."/jolly-reset-{$n}", (string) $status);
             posix_kill(posix_getpid(), SIGKILL);
         }

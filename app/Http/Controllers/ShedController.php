@@ -144,7 +144,8 @@ final class ShedController
         return Json::of(['id' => $this->rolls->roll($this->gardener->user(), $kept, $leftovers)->id], 201);
     }
 
-    #[OA\Delete(path: '/api/rolls/{roll}', operationId: 'rollBack', summary: 'Undo a roll: its own changes to the shed, and the season it made', tags: ['Shed'])]
+    #[OA\Delete(path: '/api/rolls/{roll}', operationId: 'rollBack', tags: ['Shed'],
+        summary: 'Undo a roll: its own changes to the shed, and the season it made')]
     #[OA\Parameter(name: 'roll', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 200, description: 'The shed', content: new OA\JsonContent(ref: '#/components/schemas/Shed'))]
     public function rollBack(int $roll): JsonResponse
