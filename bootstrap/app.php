@@ -41,6 +41,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
             append: [SamePassword::class, GardenAtOnce::class],
             replace: [StartSession::class => SessionOnceNeeded::class, ValidateCsrfToken::class => TokenOfThisCopy::class],
         );
+        // There is no page to sign in on before a request: whoever has no garden is told so, in whatever form they asked.
+        $middleware->redirectGuestsTo('/');
         // Whose session has ended is nobody before it is asked who that is.
         $middleware->prependToPriorityList(before: AuthenticatesRequests::class, prepend: SamePassword::class);
     })

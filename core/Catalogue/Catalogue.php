@@ -58,7 +58,20 @@ final class Catalogue
     /** @return array<string, array<string, mixed>> rows of `supplies`, by id */
     public function supplies(): array
     {
-        return self::seasonRows('supplies', ['kind']);
+        return self::seasonRows('supplies', ['kind', 'dose_per_l', 'pack_of']);
+    }
+
+    /** @return array<string, float> what of a feed goes into a litre of water, in its own unit, by the supply's id; only feeds have one */
+    public function doses(): array
+    {
+        $doses = [];
+        foreach (CatalogueFile::rows('supplies') as $row) {
+            if ($row['dose_per_l'] !== null) {
+                $doses[(string) $row['id']] = (float) $row['dose_per_l'];
+            }
+        }
+
+        return $doses;
     }
 
     /** @return array<string, array<string, mixed>> rows of `lights` without their place, by id */
@@ -119,11 +132,11 @@ final class Catalogue
         return self::ofKind('gear');
     }
 
-    /** @return array<string, list<array{id: string, name: string, us_name: string, price: ?float, source: string}>> what can be put into a season, by list; US dollars */
+    /** @return array<string, list<array{id: string, name: string, us_name: string, price: ?float, dose_per_l: ?float, source: string}>> what can be put into a season, by list; US dollars */
     public function things(): array
     {
         $things = [];
-        foreach (['lights' => 'lamps', 'mats' => 'mats', 'containers' => 'containers', 'supplies' => 'supplies', 'nursery' => 'nursery'] as $list => $file) {
+        foreach (['lights' => 'lamps', 'mats' => 'mats', 'appliances' => 'appliances', 'containers' => 'containers', 'supplies' => 'supplies', 'nursery' => 'nursery'] as $list => $file) {
             $things[$list] = array_map(self::thing(...), CatalogueFile::rows($file));
         }
         foreach (['trayware', 'gear'] as $kind) {
@@ -142,7 +155,7 @@ final class Catalogue
 
     /**
      * @param  array<string, string|int|float|bool|null>  $row
-     * @return array{id: string, name: string, us_name: string, price: ?float, source: string}
+     * @return array{id: string, name: string, us_name: string, price: ?float, dose_per_l: ?float, source: string}
      */
     private static function thing(array $row): array
     {
@@ -153,6 +166,7 @@ final class Catalogue
             'name' => (string) $row['name'],
             'us_name' => NameInUsUnits::of((string) $row['name']),
             'price' => $price === null ? null : (float) $price,
+            'dose_per_l' => isset($row['dose_per_l']) ? (float) $row['dose_per_l'] : null,
             'source' => (string) $row['source'],
         ];
     }
@@ -191,6 +205,7 @@ final class Catalogue
             'trayware' => $this->trayware()[$id] ?? null,
             'gear' => $this->gear()[$id] ?? null,
             'nursery' => self::seasonRows('nursery', [])[$id] ?? null,
+            'appliances' => self::seasonRows('appliances', [])[$id] ?? null,
             default => null,
         };
 
@@ -217,7 +232,7 @@ final class Catalogue
 
             return is_string($source) ? $source : null;
         }
-        if (! in_array($file, ['species', 'containers', 'supplies', 'recipes', 'lamps', 'mats', 'gear', 'nursery'], true)) {
+        if (! in_array($file, ['species', 'containers', 'supplies', 'recipes', 'lamps', 'mats', 'gear', 'nursery', 'appliances'], true)) {
             return null;
         }
         foreach (CatalogueFile::rows($file) as $row) {

@@ -11,7 +11,7 @@ final readonly class CatalogueFile
 {
     private const FOLDER = __DIR__.'/../../catalogue';
 
-    private const FLAGS = ['tender', 'single_use', 'stick'];
+    private const FLAGS = ['tender', 'single_use', 'stick', 'stands_heat', 'bolts_in_spring'];
 
     /**
      * @return list<array<string, string|int|float|bool|null>>
@@ -19,6 +19,15 @@ final readonly class CatalogueFile
      * @throws RuntimeException where the file is missing or a row has not as many cells as the header
      */
     public static function rows(string $name): array
+    {
+        /** @var array<string, list<array<string, string|int|float|bool|null>>> $read what ships does not change while it runs */
+        static $read = [];
+
+        return $read[$name] ??= self::read($name);
+    }
+
+    /** @return list<array<string, string|int|float|bool|null>> */
+    private static function read(string $name): array
     {
         $handle = @fopen(self::FOLDER."/{$name}.csv", 'rb');
         if ($handle === false) {

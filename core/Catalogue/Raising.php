@@ -16,6 +16,9 @@ enum Raising: string
     /** Large seed, or roots that bear no disturbance: a pot of its own from the first day. */
     case Pot = 'pot';
 
+    /** A pot of its own from the first day, and never on a mat. */
+    case Cool = 'cool';
+
     /** Warmth to come up, a pot later. */
     case Heat = 'heat';
 

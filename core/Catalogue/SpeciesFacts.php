@@ -10,6 +10,9 @@ final readonly class SpeciesFacts
     /** Common practice, no source. */
     private const ROOT_WEEKS = 3.0;
 
+    /** Common practice, no source. */
+    private const WARMER_THAN_A_ROOM_C = 22.0;
+
     /**
      * @param  string  $kind  vegetable, herb or flower
      * @param  list<array{temp_c: float, days: ?float, percent: float}>  $germination  by soil temperature
@@ -26,7 +29,12 @@ final readonly class SpeciesFacts
      * @param  string  $light  to germinate: light, dark or any
      * @param  int  $coldDays  of chilling before sowing
      * @param  float  $packetPrice  typical, to be put right
-     * @param  ?string  $caution  key of a caution
+     * @param  list<string>  $cautions  keys of cautions
+     * @param  ?int  $autumnDays  days before the first frost that it goes out for an autumn crop, or is sown where it grows; null where it is none
+     * @param  bool  $standsHeat  comes up and grows in the heat of summer
+     * @param  bool  $boltsInSpring  runs to seed where it is sown in spring
+     * @param  ?float  $potAtLeastL  litres of the pot below which a bought plant is not the same plant
+     * @param  list<string>  $offers  how nurseries sell it, ids of nursery.csv; empty where nobody does
      * @param  float  $weeks  from sowing to planting out; of what is sown where it grows, the longest its root bears a container
      */
     private function __construct(
@@ -56,7 +64,12 @@ final readonly class SpeciesFacts
         public float $spacingCm,
         public float $packetPrice,
         public int $seedsPerPacket,
-        public ?string $caution,
+        public array $cautions,
+        public ?int $autumnDays,
+        public bool $standsHeat,
+        public bool $boltsInSpring,
+        public ?float $potAtLeastL,
+        public array $offers,
         public string $source,
         public float $weeks,
     ) {
@@ -71,6 +84,7 @@ final readonly class SpeciesFacts
         $text = fn (string $key): string => (string) $row[$key];
         $number = fn (string $key): float => (float) $row[$key];
         $whole = fn (string $key): int => (int) $row[$key];
+        $words = fn (string $key): array => $row[$key] === null ? [] : explode(' ', (string) $row[$key]);
 
         return new self(
             $text('id'),
@@ -99,10 +113,28 @@ final readonly class SpeciesFacts
             $number('spacing_cm'),
             $number('packet_price'),
             $whole('seeds_per_packet'),
-            $row['caution'] === null ? null : $text('caution'),
+            $words('caution'),
+            $row['autumn_days'] === null ? null : $whole('autumn_days'),
+            $row['stands_heat'] === true,
+            $row['bolts_in_spring'] === true,
+            $row['pot_at_least_l'] === null ? null : $number('pot_at_least_l'),
+            $words('offers'),
             $text('source'),
             $whole('weeks_to') > 0 ? ($whole('weeks_from') + $whole('weeks_to')) / 2 : self::ROOT_WEEKS,
         );
+    }
+
+    /** Whether a heat mat helps it to come up: where what suits it best is warmer than a room. */
+    public function wantsMat(): bool
+    {
+        $best = ['days' => INF, 'temp_c' => 0.0];
+        foreach ($this->germination as $row) {
+            if ($row['days'] !== null && $row['days'] < $best['days']) {
+                $best = $row;
+            }
+        }
+
+        return $best['temp_c'] >= self::WARMER_THAN_A_ROOM_C;
     }
 
     /** @return array<string, mixed> a row of the season file's `species` */

@@ -21,6 +21,10 @@ enum Caution: string
     case HotSeed = 'hot_seed';
     case TreatedSeed = 'treated_seed';
     case PoisonousLeaves = 'poisonous_leaves';
+    case PoisonousSeed = 'poisonous_seed';
+    case PoisonousBerries = 'poisonous_berries';
+    case GardenSoil = 'garden_soil';
+    case TreatedWood = 'treated_wood';
     case Refrigerator = 'refrigerator';
     case Sprays = 'sprays';
     case Lifting = 'lifting';
@@ -43,6 +47,10 @@ enum Caution: string
             self::HotSeed => 'Hot pepper seed',
             self::TreatedSeed => 'Treated seed',
             self::PoisonousLeaves => 'Poisonous leaves',
+            self::PoisonousSeed => 'Poisonous seed',
+            self::PoisonousBerries => 'Poisonous berries',
+            self::GardenSoil => 'Garden soil',
+            self::TreatedWood => 'Old and treated wood',
             self::Refrigerator => 'Converted refrigerators',
             self::Sprays => 'Sprays',
             self::Lifting => 'Lifting',
@@ -67,6 +75,10 @@ enum Caution: string
             self::HotSeed => 'Wash your hands after handling seed of hot peppers, before you touch eyes or skin.',
             self::TreatedSeed => 'Dyed seed has been treated: wear gloves, never eat it or feed it to animals.',
             self::PoisonousLeaves => 'Leaves of nightshades and of several flowers are poisonous: keep them from children and pets.',
+            self::PoisonousSeed => 'The seed is poisonous to eat, also to pets: keep packets away from children and wash your hands after sowing.',
+            self::PoisonousBerries => 'The red berries are poisonous: keep them from children and pets.',
+            self::GardenSoil => 'Garden soil carries disease, weeds and sometimes lead or glass: wear gloves, wash your hands, and do not use it for seed in pots.',
+            self::TreatedWood => 'Old or treated wood can hold arsenic, creosote or lead paint: do not grow in it, saw it or burn it. Use bare, untreated wood.',
             self::Refrigerator => 'Refrigerant and mains wiring of a converted refrigerator are work for a licensed technician.',
             self::Sprays => 'Neem, sulphur and every other spray: read the label first and do what it says.',
             self::Lifting => 'Wet flats and bales are heavy: lift with your legs, carry few at a time.',

@@ -9,6 +9,7 @@ use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Season\Container;
 use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Method;
+use JollyPenny\Core\Season\Mix;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
 
@@ -24,10 +25,7 @@ final readonly class CautionsFor
     {
         $method = array_column($this->season->methods, null, 'id')[$setup->methodFor($crop->id)] ?? null;
         $found = $method === null ? [] : $this->method($setup, $method);
-        $species = $this->seed($crop);
-        if ($species !== null) {
-            $found[] = $species;
-        }
+        array_push($found, ...$this->seed($crop));
         if (($crop->split->sell ?? 0) > 0) {
             $found[] = Caution::Selling;
         }
@@ -52,7 +50,10 @@ final readonly class CautionsFor
                 Caution::Refrigerator->value => $stage->mat && $this->cools($setup),
                 Caution::BoilingWater->value => ($mix->kwhPerL ?? 0.0) > 0.0,
                 Caution::Dust->value => $mix !== null,
-                Caution::Bleach->value => $container !== null && ! $container->singleUse && $container->packPrice > 0.0,
+                // Saved pots are washed with it too: they carry disease most.
+                Caution::Bleach->value => $container !== null && ! $container->singleUse,
+                Caution::GardenSoil->value => $this->namesSoil($stage->mix, $mix),
+                Caution::TreatedWood->value => $container !== null && preg_match('/\bwood(en)?\b/i', $container->name) === 1,
                 Caution::Cutting->value => $container !== null && self::saved($container),
                 Caution::Kitchen->value => $container !== null && self::saved($container),
                 Caution::Film->value => $stage->trayware !== [],
@@ -62,14 +63,23 @@ final readonly class CautionsFor
         return array_map(Caution::from(...), array_values(array_unique($found)));
     }
 
-    /** What its seed or leaves can do to one. */
-    public function seed(Crop $crop): ?Caution
+    /** @return list<Caution> what its seed, leaves or berries can do to one */
+    public function seed(Crop $crop): array
     {
         $lot = array_column($this->season->seedLots, null, 'id')[$crop->lot];
         $species = array_column($this->season->species, null, 'id')[$lot->species];
         $facts = $this->catalogue->recognise(SeasonDraft::kinIn($species->meta), $species->name);
 
-        return Caution::tryFrom($facts->caution ?? '');
+        return array_map(Caution::from(...), $facts->cautions ?? []);
+    }
+
+    /** Whether a mix, or a supply that is one as it comes, is soil from the garden. */
+    private function namesSoil(?string $supply, ?Mix $mix): bool
+    {
+        $names = array_column($this->season->supplies, 'name', 'id');
+        $used = $mix === null ? [$supply ?? ''] : array_column($mix->parts, 'supply');
+
+        return preg_match('/\b(garden|top) ?soil\b|\bloam\b/i', implode(', ', array_map(fn (string $id): string => $names[$id] ?? '', $used))) === 1;
     }
 
     private function cools(Setup $setup): bool

@@ -16,54 +16,55 @@ final readonly class GrowList
 {
     private const WANTED = 6;
 
-    /** Autumn crops go out so long before the first frost. Common practice, no source. */
-    private const AUTUMN_DAYS = -45;
-
-    /** Offers of more plants than this are bunches, for onions and the like. */
-    private const BUNCH = 12;
-
     public function __construct(private SeasonDraft $draft)
     {
     }
 
-    /** @return list<PastedLine> the lines that name no species we know */
+    /** @return list<PastedLine> the lines that have to be asked about first */
     public function addPasted(string $text): array
     {
-        $unknown = [];
+        $asked = [];
         foreach ((new PastedList($text, $this->draft->catalogue->species()))->lines as $line) {
-            $line->species === null ? ($unknown[] = $line) : $this->addLine($line->species, $line);
+            $asked = [...$asked, ...array_filter([$this->addLine($line)])];
         }
 
-        return $unknown;
+        return $asked;
     }
 
-    /** "4 kale autumn": counted back from the first frost, where that is known. */
-    private function addLine(string $species, PastedLine $line): void
+    /** @return ?PastedLine the line with what has to be asked; null where it was added */
+    private function addLine(PastedLine $line): ?PastedLine
     {
-        $variety = trim((string) preg_replace('/\b(for )?(autumn|fall)\b/iu', '', $line->variety));
-        if ($variety === $line->variety || ($this->draft->document->first_frost ?? null) === null) {
-            $this->addSpecies($species, $line->wanted, $line->variety);
+        $facts = $this->draft->catalogue->species()[$line->species ?? ''] ?? null;
+        if ($line->question !== null || $facts === null) {
+            return $line;
+        }
+        if ($line->isAutumn && ($facts->autumnDays === null || ! $this->knowsAutumn())) {
+            return $line->asking($facts->autumnDays === null
+                ? "{$facts->name} is no crop for the autumn. Add it for spring?"
+                : "Autumn {$facts->name} is counted back from the first frost. Say when that is, under the name of the season, or add it for spring.");
+        }
+        $this->addSpecies($facts->id, $line->wanted, $line->variety, $line->isAutumn);
 
-            return;
-        }
-        $id = $this->addSpecies($species, $line->wanted, $variety);
-        $weeks = 7 * ($this->draft->catalogue->species()[$species]->weeksTo + 1);
-        foreach (['anchor' => 'first_frost', 'plant_out_offset_days' => self::AUTUMN_DAYS, 'outdoor_sow_offset_days' => null,
-            'bed_sow_offset_days' => self::AUTUMN_DAYS - $weeks] as $key => $value) {
-            $this->draft->replace(['crops', $id, $key], $value);
-        }
+        return null;
+    }
+
+    private function knowsAutumn(): bool
+    {
+        return ($this->draft->document->first_frost ?? null) !== null;
     }
 
     /**
+     * @param  bool  $isAutumn  an autumn crop; what would run to seed in spring is one wherever the first frost is known
      * @return string the crop's id
      *
      * @throws NotInCatalogue
      */
-    public function addSpecies(string $species, ?int $wanted = null, string $variety = ''): string
+    public function addSpecies(string $species, ?int $wanted = null, string $variety = '', bool $isAutumn = false): string
     {
         $facts = $this->draft->catalogue->species()[$species] ?? throw new NotInCatalogue("The catalogue has no species \"{$species}\".");
 
-        return $this->addSeed($facts, $this->draft->ensure('species', $species), $wanted, $variety === '' ? $facts->name : $variety);
+        return $this->addSeed($facts, $this->draft->ensure('species', $species), $wanted, $variety === '' ? $facts->name : $variety,
+            $isAutumn || ($facts->boltsInSpring && $this->knowsAutumn()));
     }
 
     /** @throws NotInCatalogue */
@@ -76,25 +77,27 @@ final readonly class GrowList
     }
 
     /** A crop of a packet at the catalogue's price. */
-    private function addSeed(SpeciesFacts $facts, string $species, ?int $wanted, string $name): string
+    private function addSeed(SpeciesFacts $facts, string $species, ?int $wanted, string $name, bool $isAutumn = false): string
     {
+        $packet = PacketSize::cheapestFor($facts, $wanted ?? self::WANTED);
+
         $lot = $this->draft->add(
             'seed_lots',
             (object) [
                 'id' => $name,
                 'species' => $species,
                 'variety' => $name,
-                ...$this->draft->catalogueRow('seed_lots', $facts->id),
+                ...$this->draft->packet($packet),
                 'packed_for' => Cell::whole($this->draft->document->year),
                 'meta' => (object) [SeasonDraft::MARK => $facts->id],
             ],
         );
 
-        return $this->addLot($lot, $wanted, $facts);
+        return $this->addLot($lot, $wanted, $facts, $isAutumn);
     }
 
     /** A crop of seed that is in the drawer already. */
-    public function addLot(string $lot, ?int $wanted = null, ?SpeciesFacts $facts = null): string
+    public function addLot(string $lot, ?int $wanted = null, ?SpeciesFacts $facts = null, bool $isAutumn = false): string
     {
         $row = array_column($this->draft->rows('seed_lots'), null, 'id')[$lot] ?? null;
         if (! ($row instanceof stdClass)) {
@@ -104,31 +107,46 @@ final readonly class GrowList
             'id' => Cell::text($row->variety),
             'lot' => $lot,
             'wanted' => $wanted ?? self::WANTED,
-            'plant_out_offset_days' => $facts->plantOutOffsetDays ?? 7,
-            'outdoor_sow_offset_days' => $facts?->outdoorSowOffsetDays,
-            'bed_sow_offset_days' => $facts?->bedSowOffsetDays,
-            'cold_days' => $facts->coldDays ?? 0,
-            'nursery' => $this->offers($facts?->raising),
+            ...($isAutumn && $facts?->autumnDays !== null ? self::autumn($facts, $facts->autumnDays) : self::spring($facts)),
+            'nursery' => array_map(fn (string $offer): string => $this->draft->ensure('nursery', $offer), $facts->offers ?? []),
         ];
+        if ($facts?->potAtLeastL !== null) {
+            $crop->pot_at_least_l = $facts->potAtLeastL;
+        }
         $id = $this->draft->add('crops', $crop);
         (new ReadyMade($this->draft))->suit($crop);
 
         return $id;
     }
 
-    /**
-     * What nurseries sell of it: of roots nothing, of onions and leeks bunches too.
-     *
-     * @return list<string>
-     */
-    private function offers(?Raising $raising): array
+    /** @return array<string, ?int> days of a spring crop, counted from the last frost */
+    private static function spring(?SpeciesFacts $facts): array
     {
-        $offers = $raising === Raising::Root ? [] : array_filter(
-            $this->draft->rows('nursery'),
-            fn (stdClass $offer): bool => $raising === Raising::Blanket || $offer->plants <= self::BUNCH,
-        );
+        return [
+            'plant_out_offset_days' => $facts->plantOutOffsetDays ?? 7,
+            'outdoor_sow_offset_days' => $facts?->outdoorSowOffsetDays,
+            'bed_sow_offset_days' => $facts?->bedSowOffsetDays,
+            'cold_days' => $facts->coldDays ?? 0,
+        ];
+    }
 
-        return array_values(array_map(fn (stdClass $offer): string => Cell::text($offer->id), $offers));
+    /**
+     * Days of an autumn crop, counted back from the first frost: what is sown where it grows is sown on its day, the rest goes out on it.
+     *
+     * @return array<string, int|string|null>
+     */
+    private static function autumn(SpeciesFacts $facts, int $days): array
+    {
+        $inPlace = in_array($facts->raising, [Raising::Root, Raising::Bed], true);
+        $raised = 7 * $facts->weeksFrom;
+
+        return [
+            'anchor' => 'first_frost',
+            'plant_out_offset_days' => $inPlace ? $raised - $days : -$days,
+            'outdoor_sow_offset_days' => null,
+            'bed_sow_offset_days' => $facts->bedSowOffsetDays === null ? null : ($inPlace ? -$days : -$days - $raised),
+            'cold_days' => 0,
+        ];
     }
 
     /**

@@ -21,4 +21,10 @@ final readonly class Means
         public ?string $mix = null,
     ) {
     }
+
+    /** For what a mat would only keep too warm. */
+    public function withoutMats(): self
+    {
+        return new self($this->lamps, false, $this->trayware, $this->pots, $this->mix);
+    }
 }

@@ -4,67 +4,160 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Drafting;
 
+use JollyPenny\Core\Catalogue\CatalogueFile;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Catalogue\SpeciesNames;
 
 /**
- * A grow list as people write it: "8 sweet pepper, 6 paste tomato, 24 lettuce", a line each, or cells of a spreadsheet.
+ * A grow list as people write it: "8 sweet pepper, 6 paste tomato, 24 lettuce", a line each, or cells of a spreadsheet. What it does not
+ * understand for certain it asks, and never takes for something else.
  */
 final readonly class PastedList
 {
     public const MOST = 200;
 
-    private const MOST_WANTED = 100_000;
-
     private const MOST_LETTERS = 200;
 
-    /** Numbers in words, at the beginning or the end of an entry. */
-    private const NUMBERS = ['/\bhalf a dozen\b/iu' => '6', '/\b(a|one) dozen\b/iu' => '12', '/^two\b/iu' => '2', '/^three\b/iu' => '3', '/^four\b/iu' => '4',
-        '/^five\b/iu' => '5', '/^six\b/iu' => '6', '/^eight\b/iu' => '8', '/^ten\b/iu' => '10', '/^twelve\b/iu' => '12',
-        '/^twenty\b/iu' => '20'];
+    private const AUTUMN = '/[(\[]?\b(?:for (?:the )?)?(?:autumn|fall)\b[)\]]?/iu';
+
+    /** Words that say more of the crop before them. */
+    private const OF_A_KIND = '/^(?:(?:red|white|yellow|purple|pink|blue|orange|green|black|gold(?:en)?|mixed|mix|dwarf|tall|early|late|giant|mini|baby|double|single|bush|pole|climbing|trailing|scented|cut flower)\s*)+$/iu';
 
     /** @var list<PastedLine> */
     public array $lines;
 
+    private SpeciesNames $names;
+
     /** @param  array<string, SpeciesFacts>  $species  by id */
     public function __construct(string $text, array $species)
     {
-        $names = new SpeciesNames($species);
+        $this->names = new SpeciesNames($species);
         $lines = [];
-        foreach (self::entries($text) as $entry) {
-            [$wanted, $words] = self::amount($entry);
-            $found = $names->find($words);
-            $variety = $found === null ? $words : $names->variety($words, $found);
-            $lines[] = new PastedLine($entry, $wanted, $found?->id, mb_substr($variety, 0, self::MOST_LETTERS));
+        foreach (preg_split('/[\r\n;]+/u', $text) ?: [] as $row) {
+            foreach ($this->entries($row) as $entry) {
+                $lines[] = $this->line($entry);
+            }
         }
         $this->lines = array_slice($lines, 0, self::MOST);
     }
 
-    /** @return list<string> */
-    private static function entries(string $text): array
+    /** @return list<string> the crops of one row: of a list of several, or of the cells of one */
+    private function entries(string $row): array
     {
+        // Bullets, boxes to tick and the numbers of a list are not of the crop.
+        $row = (string) preg_replace('/^[\s"\']*(?:[•*·]|-(?=\s))?\s*(?:\[[ xX✓]?\])?\s*|[\s"\']+$/u', '', $row);
+        $row = (string) preg_replace('/^#?\d+[.)]\s+(?=.*\d)|^#\d+\s+(?=.*\d)/u', '', $row);
+        // A tab separates the cells of one spreadsheet row; a comma separates crops, unless it stands in a number.
+        $row = trim((string) preg_replace('/\t+/u', ' ', $row));
+        $row = (string) preg_replace(['/\b(?:an?|one|1) dozen and a half\b/iu', '/\b(?:half an?|half) dozen(?= (?:of )?each)|\bhalf a dozen(?= each)/iu', '/\bone(?= (?:of )?each)/iu', '/\bhundred and\b/iu'],
+            ['18', '6', '1', 'hundred'], $row);
+        // "2 each of basil and parsley", "basil and parsley, 2 each".
+        $each = preg_match('/^(\d+(?: \p{L}+)?) (?:of )?each(?: of)?\b[:,]?|[,:]? (\d+) (?:of )?each$/iu', $row, $found) === 1 ? $found[2] ?? $found[1] : null;
+        $row = $each === null ? $row : trim(str_replace($found[0], '', $row));
+        $parts = preg_split('/,(?!\d{3}\b)|\s+(?:and|&|\+|plus)\s+(?=.*\p{L})|(?<=[\p{L}\d\s])\/(?=\s*\p{L}|\s+\d)|(?<=[\p{L}\s])\/(?=\s*[\p{L}\d])/u', $row) ?: [];
         $entries = [];
-        foreach (preg_split('/[\r\n;]+/u', $text) ?: [] as $line) {
-            // A tab separates the cells of one spreadsheet row; a comma separates crops, unless it stands in a number.
-            $row = trim((string) preg_replace('/\t+/u', ' ', $line));
-            foreach (preg_split('/,(?!\d{3}\b)/u', $row) ?: [] as $entry) {
-                $entries[] = trim($entry, " \u{00a0}\"'.-*");
+        foreach (array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== '') as $part) {
+            $last = array_key_last($entries);
+            if ($last !== null && $this->goesWith($entries[$last], $part)) {
+                $entries[$last] .= " {$part}";
+            } else {
+                $entries[] = $part;
+            }
+        }
+        $parted = array_merge(...array_map(WrittenAmount::parted(...), array_map(fn (string $entry): string => $each === null ? $entry : "{$each} {$entry}", $entries)));
+
+        return array_values(array_filter($parted, fn (string $entry): bool => preg_match('/\p{L}/u', $entry) === 1));
+    }
+
+    /** "Lettuce, Little Gem, 12": a cell that says more of the crop before it, and is none of its own. */
+    private function goesWith(string $before, string $part): bool
+    {
+        $has = WrittenAmount::of($before);
+        $is = WrittenAmount::of($part);
+        if ($this->names->find($before) === null && preg_match('/\p{L}/u', $before) === 1) {
+            // A variety before its species: "Brandywine, tomato, 4".
+            return ! self::saysHowMany($has) && $this->names->nearest($before) !== [] && ! self::isWhole($is);
+        }
+        if (preg_match(self::OF_A_KIND, $part) === 1) {
+            return true;
+        }
+        $says = trim((string) preg_replace(self::AUTUMN, '', $is->words));
+        $isCrop = $says !== '' && ($this->names->find($says) !== null || $this->names->isOfSeveral($says)) && ! $this->names->isKind($says);
+
+        return ! $isCrop && (self::saysHowMany($is) ? ! self::saysHowMany($has) : ! self::saysHowMany($has) || $says === '');
+    }
+
+    private static function saysHowMany(WrittenAmount $amount): bool
+    {
+        return $amount->plants !== null || $amount->ask !== null;
+    }
+
+    private static function isWhole(WrittenAmount $amount): bool
+    {
+        return self::saysHowMany($amount) && preg_match('/\p{L}/u', $amount->words) === 1;
+    }
+
+    private function line(string $entry): PastedLine
+    {
+        $isAutumn = preg_match(self::AUTUMN, $entry) === 1;
+        $amount = WrittenAmount::of(trim((string) preg_replace(self::AUTUMN, ' ', $entry)));
+        $instead = $this->notFromSeed($amount->words);
+        $found = $instead === null ? $this->names->find($amount->words) : null;
+        $variety = mb_substr($found === null ? $amount->words : $this->names->variety($amount->words, $found), 0, self::MOST_LETTERS);
+        $question = $instead ?? ($found === null ? $this->which($amount->words) : $this->howMany($amount, $found));
+
+        return new PastedLine($entry, $amount->plants, $found?->id, $variety, $isAutumn, $question,
+            $found === null && $instead === null ? $this->names->nearest($amount->words) : []);
+    }
+
+    private function which(string $words): string
+    {
+        if ($this->names->isOfSeveral($words)) {
+            $names = array_map(fn (SpeciesFacts $facts): string => mb_strtolower($facts->name), $this->names->nearest($words));
+
+            return "“{$words}” can be ".implode(' or ', array_slice($names, 0, 2)).'. Which is it?';
+        }
+
+        return "“{$words}” is not in the catalogue. What does it grow much like?";
+    }
+
+    private function howMany(WrittenAmount $amount, SpeciesFacts $species): ?string
+    {
+        if ($amount->ask === null) {
+            return null;
+        }
+        $name = mb_strtolower($species->name);
+
+        return match ($amount->ask) {
+            'number' => "“{$amount->said}” is no number of plants. How many plants of {$name} do you want?",
+            'several' => "Which number is it for {$name}: {$amount->said}?",
+            'vague' => "“{$amount->said}” {$name}: how many plants do you want?",
+            'packet', 'seed', 'weight' => "“{$amount->said}” says how much seed. How many plants of {$name} do you want?",
+            default => "“{$amount->said}” of {$name}: how many plants is that?".self::room($amount->ask, $species),
+        };
+    }
+
+    /** What room such plants want, where that helps to say how many there are. */
+    private static function room(string $measure, SpeciesFacts $species): string
+    {
+        if (! in_array($measure, ['row', 'length', 'bed', 'area'], true)) {
+            return '';
+        }
+        $isRow = $measure === 'row' || $measure === 'length';
+        $many = $isRow ? 100.0 / $species->spacingCm : 10_000.0 / $species->spacingCm ** 2;
+
+        return sprintf(' %s (%s) holds about %d.', $isRow ? 'A metre' : 'A square metre', $isRow ? '3 ft' : '11 sq ft', max(1, (int) round($many)));
+    }
+
+    /** What to do instead, where it is not raised from seed. */
+    private function notFromSeed(string $words): ?string
+    {
+        foreach (CatalogueFile::rows('not-from-seed') as $row) {
+            if (preg_match('/\b(?:'.$row['words'].')(?:e?s)?\b/iu', $words) === 1) {
+                return "{$row['name']} is not raised from seed: {$row['instead']}.";
             }
         }
 
-        return array_values(array_filter($entries, fn (string $entry): bool => preg_match('/\p{L}/u', $entry) === 1));
-    }
-
-    /** @return array{?int, string} how many, and the words without it */
-    private static function amount(string $entry): array
-    {
-        $entry = (string) preg_replace(array_keys(self::NUMBERS), array_values(self::NUMBERS), $entry);
-        if (preg_match('/(?<![\p{L}\d.])(\d{1,3}(?:,\d{3})+|\d+)\s*(?:x|×|\*|plants?(?: of)?)?(?=\s|$)/iu', $entry, $match) !== 1) {
-            return [null, $entry];
-        }
-        $wanted = (int) str_replace(',', '', $match[1]);
-        $words = trim((string) preg_replace('/\s+/u', ' ', str_replace($match[0], ' ', $entry)), ' x×*-:');
-
-        return [$wanted >= 1 && $wanted <= self::MOST_WANTED ? $wanted : null, $words];
+        return null;
     }
 }

@@ -27,6 +27,9 @@ final readonly class ReadyMade
     /** Later than this, what is sown in the bed is eaten or overgrown; hardy seed waits for the soil to warm. Common practice, no source. */
     private const UP_WITHIN_DAYS = ['tender' => 30, 'hardy' => 80];
 
+    /** In a warmer bed, what does not stand heat fails. Common practice, no source. */
+    private const HOT_BED_C = 24.0;
+
     public function __construct(private SeasonDraft $draft)
     {
     }
@@ -95,11 +98,11 @@ final readonly class ReadyMade
         }
         foreach ($wishes as $method) {
             if ($this->isPossible($method, $crop)) {
-                return $this->method($plan, $method);
+                return $this->method($plan, $method, $this->draft->factsOf($crop));
             }
         }
 
-        return $this->method($plan, $wishes[0] ?? $plan->methods['else'][0]);
+        return $this->method($plan, $wishes[0] ?? $plan->methods['else'][0], $this->draft->factsOf($crop));
     }
 
     /** @return list<string> what the crop is, the most telling first */
@@ -122,9 +125,18 @@ final readonly class ReadyMade
         return match ($method) {
             Setup::NURSERY => ($crop->nursery ?? []) !== [],
             'bed', 'bed_row' => is_int($crop->bed_sow_offset_days ?? null) && $this->comesUpInTheBed($crop, $crop->bed_sow_offset_days),
-            'winter_jugs', 'fleece_pots' => ($crop->outdoor_sow_offset_days ?? null) !== null && ($method !== 'winter_jugs' || ! $this->isTender($crop)),
+            'fleece_pots' => is_int($crop->outdoor_sow_offset_days ?? null),
+            'winter_jugs' => $this->belongsInJugs($crop),
             default => true,
         };
+    }
+
+    /** Jugs are for what the last frosts do not kill, sown before them. */
+    private function belongsInJugs(stdClass $crop): bool
+    {
+        $sown = $crop->outdoor_sow_offset_days ?? null;
+
+        return is_int($sown) && $sown < 0 && ($crop->anchor ?? 'last_frost') === 'last_frost' && ! $this->isTender($crop);
     }
 
     /** Where the temperature outdoors is known, and what the species makes of it: whether it is up in good time. */
@@ -140,8 +152,13 @@ final readonly class ReadyMade
             return true;
         }
         $frost = Day::parse(Cell::text($this->draft->document->{$crop->anchor ?? 'last_frost'} ?? $this->draft->document->last_frost));
+        $standsHeat = $this->draft->factsOf($crop)->standsHeat ?? true;
         $months = is_array($celsius) ? array_map(floatval(...), array_values(array_filter($celsius, is_numeric(...)))) : (float) Cell::text($celsius);
-        $bed = new Seedbed($table, new Place('bed', 'Bed', $months, outdoors: true), null, null);
+        $place = new Place('bed', 'Bed', $months, outdoors: true);
+        $bed = new Seedbed($table, $place, null, null);
+        if (! $standsHeat && ($place->airOn($frost->number + $offset) ?? 0.0) > self::HOT_BED_C) {
+            return false;
+        }
 
         return $bed->sown($frost->number + $offset, 1.0)->days <= self::UP_WITHIN_DAYS[$this->isTender($crop) ? 'tender' : 'hardy'];
     }
@@ -151,8 +168,10 @@ final readonly class ReadyMade
         return $this->draft->factsOf($crop)->tender ?? Cell::whole($crop->plant_out_offset_days ?? 0) > 0;
     }
 
-    private function method(SetupPlan $plan, string $id): string
+    private function method(SetupPlan $plan, string $id, ?SpeciesFacts $facts = null): string
     {
-        return $id === Setup::NURSERY ? $id : (new Schools($this->draft))->ensure($id, $plan->means);
+        $means = $facts === null || $facts->wantsMat() ? $plan->means : $plan->means->withoutMats();
+
+        return $id === Setup::NURSERY ? $id : (new Schools($this->draft))->ensure($id, $means);
     }
 }

@@ -23,6 +23,9 @@ final readonly class Schools
         'newspaper' => 'to paper pots',
     ];
 
+    /** The school whose survivals hold at a window. */
+    private const OF_A_SILL = 'kit_sill';
+
     public function __construct(private SeasonDraft $draft)
     {
     }
@@ -41,9 +44,16 @@ final readonly class Schools
         );
         $changed = [];
         $standsIn = '';
-        foreach (Cell::rows($method->stages) as $stage) {
+        $wasOnSill = false;
+        foreach (Cell::rows($method->stages) as $i => $stage) {
             $standsIn = Cell::text($stage->container ?? $standsIn);
-            array_push($changed, ...$this->adapt($stage, $means, $standsIn));
+            $adapted = $this->adapt($stage, $means, $standsIn);
+            $isMoved = in_array('sill', $adapted, true);
+            if ($isMoved || $wasOnSill) {
+                $this->survivesAsOnASill($stage, $i === 0);
+            }
+            $wasOnSill = $wasOnSill || $isMoved;
+            array_push($changed, ...$adapted);
         }
         $words = array_values(array_unique($changed));
         $mark = implode(':', [$id, ...$words]);
@@ -62,6 +72,18 @@ final readonly class Schools
         array_map($this->stage(...), Cell::rows($method->stages));
 
         return $this->draft->add('methods', $method);
+    }
+
+    /** What is moved to a window survives no better than what was meant for one, and is no sturdier when it goes out. */
+    private function survivesAsOnASill(stdClass $stage, bool $isFirst): void
+    {
+        $stages = Cell::rows(SeasonDraft::object($this->draft->catalogue->methods()[self::OF_A_SILL])->stages);
+        $like = $stages[match (true) {
+            $isFirst => 0,
+            $stage->place === 'sill' => 1,
+            default => 2,
+        }];
+        $stage->survival = min($stage->survival, $like->survival);
     }
 
     /** @return list<string> what is done otherwise */

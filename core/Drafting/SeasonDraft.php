@@ -9,6 +9,7 @@ use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
 use JollyPenny\Core\Catalogue\PriceLevel;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
+use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Units\NameInUsUnits;
 use stdClass;
 
@@ -20,6 +21,9 @@ final class SeasonDraft
 {
     /** Where a row's catalogue id is remembered: `meta.catalogue`. */
     public const MARK = 'catalogue';
+
+    /** Which key of a row is a guess of ours, to be put right: `meta.guess`. */
+    public const GUESS = 'guess';
 
     /** Where a species of one's own remembers the relative it was taken to be like: `meta.like`. */
     public const KIN = 'like';
@@ -148,6 +152,15 @@ final class SeasonDraft
         return is_numeric($price) ? (float) $price : null;
     }
 
+    /** @return array{packet_price: float, seeds_per_packet: int} a packet in this season's money */
+    public function packet(PacketSize $size): array
+    {
+        $currency = $this->currency();
+        $price = $currency === PriceLevel::OWN ? $size->price : PriceLevel::of($currency)->price($size->price);
+
+        return ['packet_price' => $price, 'seeds_per_packet' => $size->seeds];
+    }
+
     /** What a method's stage is mixed from: a recipe, or a supply as it comes. */
     public function ensureMix(string $id): string
     {
@@ -201,7 +214,48 @@ final class SeasonDraft
         return $month <= 6 ? $northern : [...array_slice($northern, 6), ...array_slice($northern, 0, 6)];
     }
 
-    /** The place that plays a part: bench, sill, greenhouse or outside. */
+    /**
+     * The temperature outdoors as it is known there, or guessed from the frosts.
+     *
+     * @return list<float>
+     */
+    private function outdoorMonths(): array
+    {
+        $first = $this->document->first_frost ?? null;
+
+        return OutdoorYear::months(Day::parse(Cell::text($this->document->last_frost)), is_string($first) ? Day::parse($first) : null, $this->isFrostless());
+    }
+
+    /** Whether its owner said that there is no frost: `meta.frostless`. */
+    public function isFrostless(): bool
+    {
+        $meta = $this->document->meta ?? null;
+
+        return $meta instanceof stdClass && ($meta->frostless ?? false) === true;
+    }
+
+    /**
+     * A closed jug: four degrees above the air, where that is known by the month.
+     *
+     * @return array<string, mixed>
+     */
+    private function jugs(): array
+    {
+        $outside = $this->rowOf('places', $this->place('outside'))->temp_c ?? null;
+        $months = is_array($outside) ? array_map(fn (mixed $celsius): float => (float) Cell::text($celsius), $outside)
+            : (is_numeric($outside) ? array_fill(0, 12, (float) $outside) : $this->outdoorMonths());
+
+        return ['id' => 'jugs', 'name' => 'Closed jugs outdoors', 'outdoors' => true,
+            'temp_c' => array_map(fn (float $celsius): float => $celsius + OutdoorYear::JUG_LIFT_C, array_values($months)),
+            'meta' => [self::MARK => 'jugs', self::GUESS => 'temp_c']];
+    }
+
+    private function rowOf(string $list, string $id): stdClass
+    {
+        return array_column($this->rows($list), null, 'id')[$id] ?? new stdClass();
+    }
+
+    /** The place that plays a part: bench, sill, greenhouse, jugs or outside. */
     public function place(string $part): string
     {
         $lit = array_column($this->rows('lights'), 'place', 'place');
@@ -210,8 +264,10 @@ final class SeasonDraft
             $outdoors = ($place->outdoors ?? false) === true;
             $house = preg_match('/greenhouse|tunnel|cold ?frame/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
             $sill = preg_match('/sill|window/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
+            $jugs = preg_match('/\bjugs?\b/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
             $plays = match ($part) {
-                'outside' => $outdoors,
+                'outside' => $outdoors && ! $jugs,
+                'jugs' => $outdoors && $jugs,
                 'sill' => $sill && ! $outdoors,
                 'greenhouse' => $house && ! $outdoors,
                 default => false,
@@ -252,12 +308,13 @@ final class SeasonDraft
                             'flats' => 6,
                             'meta' => [self::MARK => 'greenhouse'],
                         ],
+                        'jugs' => $this->jugs(),
                         default => [
                             'id' => 'outside',
                             'name' => 'Yard and beds',
-                            'temp_c' => null,
+                            'temp_c' => $this->outdoorMonths(),
                             'outdoors' => true,
-                            'meta' => [self::MARK => 'outside'],
+                            'meta' => [self::MARK => 'outside', self::GUESS => 'temp_c'],
                         ],
                     },
                 ),

@@ -51,6 +51,7 @@ final readonly class SetupPlan
             Raising::Bed->value => ['bed_row'],
             'hardy' => array_values(array_filter([$jugs ? 'winter_jugs' : null, $lit ? null : 'bed'])),
             Raising::Pot->value => [$pot],
+            Raising::Cool->value => [$pot],
             Raising::Clump->value => [$saved ? 'clump' : $pot],
             Raising::Blanket->value => ['onion_blanket'],
             Raising::Cell->value => [$trays ? 'cells_out' : ($saved ? 'thick_sixpack' : $pot)],

@@ -35,11 +35,14 @@ final readonly class Starter
     ];
 
     /**
+     * @param  Day  $lastFrost  where there is no frost: the day on which spring's first plants go out
      * @param  list<string>  $have  keys of THINGS
+     * @param  ?Day  $firstFrost  null where it is not known
      *
      * @throws NotInCatalogue where prices in that currency are not known
      */
-    public static function season(string $name, Day $lastFrost, float $rate, string $currency, bool $metric, array $have): stdClass
+    public static function season(string $name, Day $lastFrost, float $rate, string $currency, bool $metric, array $have,
+        ?Day $firstFrost = null, bool $frostless = false): stdClass
     {
         PriceLevel::of($currency);
         $draft = new SeasonDraft(
@@ -51,20 +54,21 @@ final readonly class Starter
                 'units' => $metric ? 'metric' : 'us',
                 'year' => $lastFrost->year(),
                 'last_frost' => $lastFrost->format(),
+                ...($firstFrost === null || $frostless ? [] : ['first_frost' => $firstFrost->format()]),
+                ...($frostless ? ['meta' => ['frostless' => true]] : []),
                 'electricity' => ['rate' => $rate],
                 'crops' => [],
                 'setups' => [],
                 'nursery' => [],
             ]),
         );
-        $draft->ensure('nursery', 'six');
-        $draft->ensure('nursery', 'single');
         foreach ($have as $thing) {
             foreach (self::THINGS[$thing] ?? [] as [$list, $id]) {
                 self::own($draft, $list, $id);
             }
         }
-        $draft->document->feed = (object) ['supply' => $draft->ensure('supplies', 'fish'), 'dose_per_l' => 0.004, 'litres_per_flat' => 1.0];
+        $draft->document->feed = (object) ['supply' => $draft->ensure('supplies', 'fish'), 'dose_per_l' => $draft->catalogue->doses()['fish'],
+            'litres_per_flat' => 1.0];
         $made = new ReadyMade($draft);
         foreach ([SetupPlan::OWN, ...self::others($have)] as $setup) {
             $made->add($setup);

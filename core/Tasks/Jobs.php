@@ -414,9 +414,7 @@ final readonly class Jobs
     /** @return list<string> */
     private function seedCaution(CropPlan $plan): array
     {
-        $caution = (new CautionsFor($this->books->season(), $this->catalogue))->seed($plan->crop);
-
-        return $caution === null ? [] : [$caution->value];
+        return array_column((new CautionsFor($this->books->season(), $this->catalogue))->seed($plan->crop), 'value');
     }
 
     private static function order(?string $codes): string

@@ -5,12 +5,9 @@ declare(strict_types=1);
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
-beforeEach(function () {
-    $this->visit();
-    $this->find('[data-part="stack-svg"]');
-});
-
 it('opens with all ways side by side, the cheapest marked, and says what to do', function () {
+    $this->openScreen('compare');
+    $this->find('[data-part="stack-svg"]');
     expect($this->text('h1'))
         ->toContain('seven set-ups')
         ->and($this->text('[data-test="advice"]'))
@@ -26,6 +23,8 @@ it('opens with all ways side by side, the cheapest marked, and says what to do',
 });
 
 it('opens the working of any figure of any way, down to its inputs', function () {
+    $this->openScreen('compare');
+    $this->find('[data-part="stack-svg"]');
     $this->click('[data-per-wanted="saved"]');
     $this->waitFor(fn () => str_contains($this->text('.ant-drawer'), 'The same plants, grown') ?: null, 'the working');
     expect($this->text('[data-part="working-value"]'))->toBe('62.7¢');
@@ -34,6 +33,8 @@ it('opens the working of any figure of any way, down to its inputs', function ()
 });
 
 it('adds a ready-made way and mix and match, each undone by one undo', function () {
+    $this->openScreen('compare');
+    $this->find('[data-part="stack-svg"]');
     $count = fn () => count($this->browser->findElements(WebDriverBy::cssSelector('[data-part="stack-svg"]')));
     foreach (['Sown in the bed where that works', 'Mix and match, from'] as $i => $way) {
         $this->click('[data-add-setup]');
@@ -56,7 +57,7 @@ it('adds a ready-made way and mix and match, each undone by one undo', function 
 });
 
 it('goes from set-up to set-up by the arrows, each figure named by what it is', function () {
-    $this->visit();
+    $this->openScreen('compare');
     $this->find('[data-part="stack-svg"]');
     $this->browser->executeScript('document.querySelector("table button.amount").focus()');
     $name = fn () => (string) $this->browser->executeScript('return document.activeElement.ariaLabel');
@@ -73,6 +74,8 @@ it('goes from set-up to set-up by the arrows, each figure named by what it is', 
 });
 
 it('tells what makes two ways differ and goes over the years', function () {
+    $this->openScreen('compare');
+    $this->find('[data-part="stack-svg"]');
     expect($this->text('[data-test="difference"]'))->toContain('fills the list for $20.32 less');
     $this->type('seasons', '8');
     $this->waitFor(fn () => str_contains($this->text('[data-part="years"]'), 'Paid after 8') ?: null, 'eight seasons');
@@ -80,7 +83,7 @@ it('tells what makes two ways differ and goes over the years', function () {
 });
 
 it('drags a bar, sees the days change, and pins a sowing that is too late', function () {
-    $this->visit(str_replace('compare', 'calendar', $this->path()));
+    $this->openScreen('calendar');
     $this->drag('[data-handle="copper-kettle:1"]', 40);
     $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'Grow on 18 to') ?: null, 'the stage to be longer');
     $this->type('sow_on.copper-kettle', '');
@@ -91,7 +94,7 @@ it('drags a bar, sees the days change, and pins a sowing that is too late', func
 });
 
 it('moves a sowing by the keyboard and snaps it to the days one sows on', function () {
-    $this->visit(str_replace('compare', 'calendar', $this->path()));
+    $this->openScreen('calendar');
     $this->click('input[aria-label="Saturdays"]');
     $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'days to sow on') ?: null, 'the habit to be kept');
     $this->browser->executeScript('document.querySelector("[data-handle=\'porch-lantern:-1\']").focus()');
@@ -104,10 +107,8 @@ it('moves a sowing by the keyboard and snaps it to the days one sows on', functi
 });
 
 it('folds the calendar into a list on a phone, its ends wide enough for a finger, and the till into a line when enlarged', function () {
-    $this->visit();
-    $this->find('[data-part="stack-svg"]');
-    $path = str_replace('compare', 'calendar', $this->path());
-    $this->visit($path, 390, 844);
+    $this->openScreen('calendar', 390, 844);
+    $path = $this->path();
     $this->find('[data-handle="copper-kettle:1"]');
     // WCAG 2.2, 2.5.8: a target is at least 24 CSS pixels.
     $small = $this->browser->executeScript('return [...document.querySelectorAll("[data-handle]")].map((grip) => grip.getBoundingClientRect())
@@ -125,6 +126,7 @@ it('folds the calendar into a list on a phone, its ends wide enough for a finger
 });
 
 it('shows what crowds a bench and takes a relief', function () {
+    $this->openScreen('compare');
     $this->click('[data-setup="blocks"]');
     $this->visit(str_replace('compare', 'calendar', $this->path()));
     $this->waitFor(fn () => str_contains($this->text('[data-part="relief"]'), 'Over-full days') ?: null, 'the over-full days');
@@ -138,6 +140,8 @@ it('shows what crowds a bench and takes a relief', function () {
 });
 
 it('makes a private address for one\'s own calendar and revokes it', function () {
+    $this->openScreen('compare');
+    $this->click('[data-setup="blocks"]');
     $this->visit(str_replace('compare', 'calendar', $this->path()));
     // What would relieve the over-full days comes later and pushes the rest down.
     $this->waitFor(fn () => str_contains($this->text('[data-part="relief"]'), 'Do it') ?: null, 'the reliefs');
@@ -148,7 +152,7 @@ it('makes a private address for one\'s own calendar and revokes it', function ()
 });
 
 it('has no serious accessibility finding in either theme, on a desk and on a phone', function (string $screen, int $width) {
-    $this->visit(str_replace('compare', $screen, $this->path()), $width, 844);
+    $this->openScreen($screen, $width, 844);
     $this->find('h1');
     usleep(900_000);
     expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);

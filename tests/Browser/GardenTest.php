@@ -197,6 +197,7 @@ it('says that the season is made up, and on the first visit only what to look at
 });
 
 it('opens every screen without a connection, once it has had one', function () {
+    $this->keepingCode();
     $this->visit();
     $this->find('[data-part="stack-svg"]');
     usleep(4_500_000);

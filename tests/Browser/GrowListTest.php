@@ -74,7 +74,7 @@ it('adds by two letters, and several by a typed list', function () {
     $this->find('[data-crop="sweet-pepper"]');
     expect($this->text('[data-part="add-said"]'))
         ->toContain('2 crops added')
-        ->and($this->text('[data-part="unknown-crop"] legend'))
+        ->and($this->text('[data-part="asked-crop"] legend'))
         ->toContain('2 moonfruit')
         ->and($this->text('h1'))
         ->toContain('15 crops');

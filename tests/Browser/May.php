@@ -12,8 +12,7 @@ final class May
     /** @return string the season's path */
     public static function open(BrowserTestCase $test, string $screen, int $width = 1280): string
     {
-        $test->visit('/', $width, 844);
-        $test->find('[data-part="stack-svg"]');
+        $test->season();
         $id = $test->browser->executeAsyncScript(
             'const done = arguments[0]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN[^=]*=([^;]+)/)[1]);
             fetch("/api/seasons", { method: "POST", headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },

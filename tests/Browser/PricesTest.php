@@ -3,9 +3,8 @@
 declare(strict_types=1);
 
 it('reads in a table after it was looked at, and offers its prices to the season', function (int $width) {
-    $this->visit('/', $width, 844);
-    $this->find('[data-part="stack-svg"]');
-    $shopping = str_replace('compare', 'shopping', $this->path());
+    $this->openScreen('shopping', $width, 844);
+    $shopping = $this->path();
     $this->visit('/prices', $width, 844);
     $this->find('[data-part="add-price"]');
     $file = sys_get_temp_dir().'/prices-'.bin2hex(random_bytes(4)).'.csv';

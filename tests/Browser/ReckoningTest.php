@@ -33,9 +33,8 @@ it('says what it came to, weighs what to do otherwise, takes one change and take
 });
 
 it('shows it on a phone, says where nothing is known, and begins the next season believing what was counted', function () {
-    $this->visit('/', 390, 844);
-    $this->find('[data-part="stack-svg"]');
-    $this->visit('/seasons/'.$this->seasonId().'/reckoning', 390, 844);
+    $this->keepingCode();
+    $this->openScreen('reckoning', 390, 844);
     expect($this->text('[data-part="lead"]'))->toContain('Nothing is written down yet')->and($this->text('h1'))->toContain('Planned');
     $path = May::open($this, 'reckoning', 390);
     $this->click('[data-part="end"] summary');

@@ -29,8 +29,6 @@ it('puts seed into the shed, tests it, throws it out and has it back', function 
 })->with([1280, 390]);
 
 it('rolls a season on with what cracked, and takes it back', function () {
-    $this->visit();
-    $this->find('[data-part="stack-svg"]');
     $this->visit('/shed');
     $this->waitFor(fn () => str_contains($this->text('[data-part="seed-worth"]'), 'Long Fringe') ?: null, 'what old seed is worth', 20);
     $this->find('[data-part="leftovers"]');
@@ -49,9 +47,8 @@ it('rolls a season on with what cracked, and takes it back', function () {
 });
 
 it('takes over into the season what the shed has', function () {
-    $this->visit();
-    $this->find('[data-part="stack-svg"]');
-    $shopping = str_replace('compare', 'shopping', $this->path());
+    $this->openScreen('shopping');
+    $shopping = $this->path();
     $this->visit('/shed');
     (new Facebook\WebDriver\WebDriverSelect($this->find('select[name="shed-kind"]')))->selectByValue('light');
     $this->find('input[name="shed-name"]')->sendKeys('LED shop light, 4 ft');

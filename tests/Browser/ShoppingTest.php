@@ -7,9 +7,7 @@ use Tests\Browser\BrowserTestCase;
 
 function openShopping(BrowserTestCase $test, string $screen = 'shopping', int $width = 1280): void
 {
-    $test->visit('/', $width, 844);
-    $test->find('[data-part="stack-svg"]');
-    $test->visit(str_replace('compare', $screen, $test->path()), $width, 844);
+    $test->openScreen($screen, $width, 844);
     $test->find("[data-part='".($screen === 'shopping' ? 'receipt' : 'ledger')."']");
 }
 
@@ -72,6 +70,7 @@ it('plans with what was bought instead, and the till says what that did', functi
 });
 
 it('keeps what is ticked in a shop without signal, and sends it once', function () {
+    $this->keepingCode();
     openShopping($this, width: 390);
     $this->untilKept();
     $this->server(false);

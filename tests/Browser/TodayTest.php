@@ -7,8 +7,7 @@ use Facebook\WebDriver\WebDriverBy;
 use Tests\Browser\May;
 
 it('writes down a sowing day of twelve varieties on a phone in thirty taps and without typing', function () {
-    $this->visit('/', 390, 844);
-    $this->find('[data-part="stack-svg"]');
+    $this->openScreen('today', 390, 844);
     $path = '/seasons/'.$this->seasonId();
     $season = $this->api("/api{$path}")['season'];
     $this->elsewhere('PATCH', ['label' => 'one day', 'changes' => [
@@ -47,6 +46,7 @@ it('writes down a sowing day of twelve varieties on a phone in thirty taps and w
 });
 
 it('is written down without signal, kept over a reload, and sent once in its order', function () {
+    $this->keepingCode();
     $path = May::open($this, 'today', 390);
     $this->find('[data-job="sweet-bench-look-2027-05-09"], [data-job="copper-kettle-stage-2"]');
     $this->untilKept();

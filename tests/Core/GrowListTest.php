@@ -39,7 +39,7 @@ it('reads a list as people write it', function (string $text, array $lines) {
     ],
     'kinds that keep their name' => [
         '5 jalapeño peppers, 2 Habanero, 6 Red Habanero hot pepper',
-        [[5, 'hot_pepper', 'jalapeño'], [2, 'hot_pepper', 'Habanero'], [6, 'hot_pepper', 'Red Habanero']],
+        [[5, 'hot_pepper', 'jalapeño'], [2, 'chinense_pepper', 'Habanero'], [6, 'chinense_pepper', 'Red Habanero']],
     ],
     'a thousand' => ['1,200 lettuce', [[1200, 'lettuce', '']]],
     'what nobody knows' => ['4 moonfruit', [[4, null, 'moonfruit']]],
@@ -94,15 +94,26 @@ it('takes a species of one\'s own to do what a relative does, but for what is sa
     $list->addRelative(new OwnSpecies('Moonfruit', 'nothing'));
 })->throws(NotInCatalogue::class);
 
-it('grows for autumn what says so, where the first frost is known', function (?string $frost, string $anchor, string $variety) {
-    $file = ['first_frost' => $frost] + Seasons::small();
-    $draft = new SeasonDraft(SeasonDraft::object($file));
-    (new GrowList($draft))->addPasted('4 kale autumn');
+it('grows for autumn what says so, where the first frost is known', function () {
+    $draft = new SeasonDraft(SeasonDraft::object(['first_frost' => '2027-10-15'] + Seasons::small()));
+    $asked = (new GrowList($draft))->addPasted("4 kale autumn\n30 carrots for fall\n6 napa cabbage\n3 fall tomatoes");
     $season = (new SeasonReader())->readDocument($draft->document);
-    $crop = $season->crops[count($season->crops) - 1];
-    expect($crop->anchor->value)->toBe($anchor)->and($crop->wanted)->toBe(4)
-        ->and(array_column($season->seedLots, 'variety', 'id')[$crop->lot])->toBe($variety);
-})->with([['2027-10-15', 'first_frost', 'Kale'], [null, 'last_frost', 'autumn']]);
+    $crops = array_column($season->crops, null, 'id');
+    // Days before the first frost: common practice, no source. Chinese cabbage runs to seed in spring, and is an autumn crop unasked.
+    expect($crops['kale']->anchor->value)->toBe('first_frost')->and($crops['kale']->wanted)->toBe(4)
+        ->and($crops['kale']->plantOutOffsetDays)->toBe(-60)
+        ->and($crops['carrot']->bedSowOffsetDays)->toBe(-80)
+        ->and($crops['chinese-cabbage']->anchor->value)->toBe('first_frost')
+        ->and($crops['kale']->outdoorSowOffsetDays)->toBeNull()
+        ->and(array_column($asked, 'question'))->toBe(['Tomato is no crop for the autumn. Add it for spring?']);
+});
+
+it('asks when the first frost is before it counts back from it', function () {
+    $draft = new SeasonDraft(SeasonDraft::object(Seasons::small()));
+    $asked = (new GrowList($draft))->addPasted('4 kale autumn');
+    expect($asked)->toHaveCount(1)->and($asked[0]->question)->toContain('first frost')->and($asked[0]->species)->toBe('kale')
+        ->and($draft->rows('crops'))->toHaveCount(1);
+});
 
 it('repeats a crop in rounds, raised alike', function () {
     $file = Seasons::demo();
@@ -173,7 +184,7 @@ it('says what can be said where it does not understand', function (string $words
 it('makes a season from three answers that can be costed at once', function (array $have) {
     $document = Starter::season('First', Day::parse('2027-05-10'), 0.21, 'USD', false, $have);
     $draft = new SeasonDraft($document);
-    (new GrowList($draft))->addPasted('6 tomato, 8 sweet pepper, 24 lettuce, 5 basil, 20 pea');
+    (new GrowList($draft))->addPasted('6 tomato, 8 sweet pepper, 24 lettuce, 5 basil, 20 kale');
     $season = (new SeasonReader())->readDocument($document);
     foreach ((new SeasonCosting($season))->result()['setups'] as $setup) {
         expect($setup->missing)->toBeLessThan(0.5, $setup->id)->and($setup->cost)->toBeGreaterThan(0.0);

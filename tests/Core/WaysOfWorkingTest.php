@@ -106,10 +106,11 @@ it('Ferris: sown thick in saved tubs, against a shop kit', function () {
 it('Odalys: winter jugs with hardy flowers and greens', function () {
     $ways = way('2027-05-15', '12 kale, 24 lettuce, 12 snapdragon, 12 larkspur', ['jugs_tender_bought', 'trays_led_mat']);
     $jugs = $ways['jugs_tender_bought'];
-    // Sown in winter, nothing to plug in, cheaper than lamps, planted out about the last frost.
+    // Sown in winter, nothing to plug in, cheaper than lamps; up as the days warm, so that greens go out about the last frost and slow
+    // flowers a month after it.
     foreach ($jugs->crops as $crop) {
         expect($crop->sow_on)->toBeGreaterThan('2027-02-01')->toBeLessThan('2027-04-01')
-            ->and($crop->plant_out_on)->toBeGreaterThan('2027-04-15')->toBeLessThan('2027-06-10')
+            ->and($crop->plant_out_on)->toBeGreaterThan('2027-04-15')->toBeLessThan($crop->id === 'snapdragon' ? '2027-06-25' : '2027-06-10')
             ->and($crop->p_enough)->toBeGreaterThan(0.75);
     }
     expect(array_sum($jugs->kwh))->toBe(0.0)->and($jugs->per_wanted)->toBeLessThan($ways['trays_led_mat']->per_wanted);
@@ -285,7 +286,8 @@ it('Ivo: beans and corn in a late spring', function () {
             ->and(days($crop->stages[0]->start, $crop->stages[0]->end))->toBeGreaterThanOrEqual(10)->toBeLessThanOrEqual(21)
             ->and($crop->per_finished)->toBeLessThan(0.25);
     }
-    expect($ways['buy_it_all']->per_wanted)->toBeGreaterThan(4 * $ways['bed_where_it_works']->per_wanted);
+    // Nobody sells beans or corn as plants: who buys what is sold sows these too.
+    expect($ways['buy_it_all']->per_wanted)->toBeNear($ways['bed_where_it_works']->per_wanted, 1e-9);
 });
 
 it('Solveig: an onion blanket against a cell each', function () {

@@ -111,8 +111,12 @@ it('adds a pasted list, says what it did not understand, and undoes all of it at
         'text' => "8 sweet pepper, 6 paste tomato\n3 moonfruit",
         'setup' => 'bench',
     ])->assertOk();
-    expect($answer->json('unknown'))
+    expect($answer->json('asked.*.text'))
         ->toBe(['3 moonfruit'])
+        ->and($answer->json('asked.0.question'))
+        ->toContain('not in the catalogue')
+        ->and($answer->json('asked.0.nearest'))
+        ->toHaveCount(3)
         ->and($answer->json('season.crops'))
         ->toHaveCount(14)
         ->and($answer->json('result.setups.0.crops.13.grown'))

@@ -11,6 +11,12 @@ it('gives whoever opens the page a garden with the demo season at once', functio
         ->and($answer->getContent())->toContain('id="app"');
 });
 
+it('tells a stranger who asks for no particular form of answer that there is no garden', function () {
+    foreach (['/api/seasons', '/api/account/export', '/api/seasons/1/setups/own/labels.pdf'] as $url) {
+        expect($this->get($url, ['Accept' => '*/*'])->assertStatus(401)->json('status'))->toBe(401);
+    }
+});
+
 it('lets only our own scripts run', function () {
     $policy = (string) $this->get('/')->headers->get('Content-Security-Policy');
     expect($policy)->toContain("script-src 'self';")->toContain("style-src 'self' 'nonce-")->not->toContain('unsafe-eval')

@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
+use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Cautions\Caution;
 use JollyPenny\Core\Cautions\CautionsFor;
 use JollyPenny\Core\Choosing\CropChoices;
@@ -53,7 +54,7 @@ final class CropController
     #[
         OA\Response(
             response: 200,
-            description: 'The season as it is now; `unknown` holds what was not understood',
+            description: 'The season as it is now; `asked` holds what has to be asked before it can be added',
             content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'),
         ),
     ]
@@ -63,6 +64,7 @@ final class CropController
         $input = $request->validate([
             'text' => ['nullable', 'string', 'max:20000'],
             'species' => ['nullable', 'string'],
+            'variety' => ['nullable', 'string', 'max:200'],
             'lot' => ['nullable', 'string'],
             'wanted' => ['nullable', 'integer', 'between:1,10000'],
             'setup' => ['nullable', 'string'],
@@ -72,20 +74,20 @@ final class CropController
             'tender' => ['nullable', 'boolean'],
         ]);
         $wanted = isset($input['wanted']) ? (int) $input['wanted'] : null;
-        $unknown = [];
+        $asked = [];
         $kept = $this->editor->edit($this->gardener->season($season)->id, 'crops added', function (stdClass $document) use (
             $input,
             $wanted,
-            &$unknown,
+            &$asked,
         ): array {
             $draft = new SeasonDraft($document);
             $list = new GrowList($draft);
             try {
                 match (true) {
                     isset($input['like']) => $list->addRelative(self::ownSpecies($input)),
-                    isset($input['species']) => $list->addSpecies($input['species'], $wanted),
+                    isset($input['species']) => $list->addSpecies($input['species'], $wanted, $input['variety'] ?? ''),
                     isset($input['lot']) => $list->addLot($input['lot'], $wanted),
-                    default => ($unknown = $list->addPasted($input['text'] ?? '')),
+                    default => ($asked = $list->addPasted($input['text'] ?? '')),
                 };
             } catch (NotInCatalogue $e) {
                 throw ValidationException::withMessages(['species' => $e->getMessage()]);
@@ -95,8 +97,21 @@ final class CropController
         });
 
         return $this->state->answer($kept, $input['setup'] ?? null, [
-            'unknown' => array_map(fn (PastedLine $line): string => $line->text, $unknown),
+            'asked' => array_map(self::asked(...), $asked),
         ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function asked(PastedLine $line): array
+    {
+        return [
+            'text' => $line->text,
+            'question' => $line->question,
+            'species' => $line->species,
+            'variety' => $line->variety,
+            'wanted' => $line->wanted,
+            'nearest' => array_map(fn (SpeciesFacts $facts): array => ['id' => $facts->id, 'name' => $facts->name], $line->nearest),
+        ];
     }
 
     /**

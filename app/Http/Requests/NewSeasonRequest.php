@@ -31,6 +31,8 @@ final class NewSeasonRequest extends FormRequest
             'text' => ['required_if:from,file', 'string', 'max:'.JsonText::MAX_BYTES],
             'name' => ['nullable', 'string', 'max:200'],
             'last_frost' => ['required_if:from,answers', 'date_format:Y-m-d'],
+            'first_frost' => ['nullable', 'date_format:Y-m-d', 'after:last_frost'],
+            'frostless' => ['nullable', 'boolean'],
             'rate' => ['required_if:from,answers', 'numeric', 'between:0,1000'],
             'currency' => ['nullable', 'in:'.implode(',', array_keys(PriceLevel::all()))],
             'metric' => ['nullable', 'boolean'],
@@ -44,6 +46,8 @@ final class NewSeasonRequest extends FormRequest
     {
         return [
             'last_frost.*' => 'Give the date of your last frost as year-month-day: 2027-05-28.',
+            'first_frost.after' => 'The first frost comes after the last one: give the date in the autumn that follows, or leave it open.',
+            'first_frost.*' => 'Give the date of your first frost as year-month-day, 2027-10-08, or leave it open.',
             'currency.*' => 'The catalogue has no prices in that currency. Choose one of the list; your own prices come later.',
             'rate.*' => 'Give the price of a kWh as a number from 0 to 1000.',
             'text.max' => 'The file is over 5 MB. A season is far smaller: check that it is the right file.',
@@ -81,6 +85,7 @@ final class NewSeasonRequest extends FormRequest
         $have = array_values((array) $this->input('have', []));
 
         return Starter::season($this->string('name')->value() ?: 'Spring '.$frost->year(), $frost, $this->float('rate'),
-            $this->string('currency')->value() ?: 'USD', $this->boolean('metric'), $have);
+            $this->string('currency')->value() ?: 'USD', $this->boolean('metric'), $have,
+            $this->filled('first_frost') ? Day::parse($this->string('first_frost')->value()) : null, $this->boolean('frostless'));
     }
 }

@@ -2549,14 +2549,24 @@ export interface components {
             /** @description typical, to be put right */
             packetPrice: number;
             seedsPerPacket: number;
-            /** @description key of a caution */
-            caution: string | null;
+            /** @description keys of cautions */
+            cautions: string[];
+            /** @description days before the first frost that it goes out for an autumn crop, or is sown where it grows; null where it is none */
+            autumnDays: number | null;
+            /** @description comes up and grows in the heat of summer */
+            standsHeat: boolean;
+            /** @description runs to seed where it is sown in spring */
+            boltsInSpring: boolean;
+            /** @description litres of the pot below which a bought plant is not the same plant */
+            potAtLeastL: number | null;
+            /** @description how nurseries sell it, ids of nursery.csv; empty where nobody does */
+            offers: string[];
             source: string;
             /** @description from sowing to planting out; of what is sown where it grows, the longest its root bears a container */
             weeks: number;
         };
         /** @enum {string} */
-        Raising: "root" | "bed" | "pot" | "heat" | "potted" | "cell" | "clump" | "blanket";
+        Raising: "root" | "bed" | "pot" | "cool" | "heat" | "potted" | "cell" | "clump" | "blanket";
         /**
          * @description Currencies: how many decimals (ISO 4217, the exceptions from memory: ICU's own differ for a few that have lost their small
          *     coins), and their signs and names in English (ICU).
@@ -3858,10 +3868,22 @@ export interface components {
             /** @description a made-up season to look around in */
             demo: boolean;
             moved?: components["schemas"]["Moved"] | null;
-            unknown?: string[];
+            asked?: components["schemas"]["AskedCrop"][];
             added?: string;
             /** @description no figures could be made of it */
             unreckoned?: boolean;
+        };
+        AskedCrop: {
+            /** @description as it was written */
+            text: string;
+            question: string;
+            species: string | null;
+            variety: string;
+            wanted: number | null;
+            nearest: {
+                id: string;
+                name: string;
+            }[];
         };
         Compared: {
             revision: number;
@@ -4107,6 +4129,8 @@ export interface components {
             name: string;
             us_name: string;
             price: number | null;
+            /** @description of a feed: so much in a litre of water */
+            dose_per_l: number | null;
             source: string;
         };
         Calendar: {
@@ -4356,7 +4380,10 @@ export interface components {
             demo?: string;
             text?: string;
             name?: string;
+            /** @description where there is no frost: when spring's first plants go out */
             last_frost?: string;
+            first_frost?: string;
+            frostless?: boolean;
             rate?: number;
             currency?: string;
             metric?: boolean;
@@ -4380,6 +4407,7 @@ export interface components {
         NewCrops: {
             text?: string;
             species?: string;
+            variety?: string;
             lot?: string;
             wanted?: number;
             setup?: string | null;
@@ -4981,7 +5009,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description The season as it is now; `unknown` holds what was not understood */
+            /** @description The season as it is now; `asked` holds what has to be asked before it can be added */
             200: {
                 headers: {
                     [name: string]: unknown;

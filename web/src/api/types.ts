@@ -16,6 +16,7 @@ export type Setup = Season['setups'][number];
 export type SeasonState = Shapes['SeasonState'];
 export type SeasonLine = Shapes['SeasonLine'];
 export type NewCrops = Shapes['NewCrops'];
+export type AskedCrop = Shapes['AskedCrop'];
 export type SetupResult = Shapes['SetupResult'];
 export type CropResult = Shapes['CropResult'];
 export type SetupPicture = Shapes['SetupPicture'];

@@ -29,6 +29,8 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
   const set = (key: keyof Place, label: string, to: unknown) =>
     store.apply([{ path: ['places', row.id, key], to }], `${label}, ${row.name}`);
   const usual = (to: number | number[]) => (Array.isArray(to) && south ? [...to.slice(6), ...to.slice(0, 6)] : to);
+  const { guess, ...settled } = (row.meta ?? {}) as { guess?: string };
+  const guessed = guess === 'temp_c';
   const used = season.methods.some((method) => method.stages.some((stage) => stage.place === row.id));
   return (
     <details className={s.fine} data-part="place-facts">
@@ -48,10 +50,24 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
             unit={unit}
             value={row.temp_c}
             field="places.temp_c"
-            save={(to) => save('temp_c', 'temperature')(to)}
+            save={(to) =>
+              // A temperature of one's own is no guess of ours any more.
+              store.change(
+                [
+                  { path: ['places', row.id, 'temp_c'], to },
+                  ...(guessed ? [{ path: ['places', row.id, 'meta'], to: settled }] : []),
+                ],
+                `temperature, ${row.name}`,
+              )
+            }
             out={(c) => inUnit(c, unit)}
             back={(v) => fromUnit(v, unit)}
           />
+          {guessed && row.temp_c !== null && (
+            <p className="quiet" data-part="guess">
+              Our guess from your frosts: change it where you know better.
+            </p>
+          )}
           <p>
             {USUAL.map(([name, to], index) => (
               <span key={name}>

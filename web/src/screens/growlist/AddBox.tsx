@@ -2,11 +2,11 @@ import { clsx } from 'clsx';
 import { AutoComplete, Input, type InputRef } from 'antd';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { answered, client, words } from '../../api/client';
-import type { NewCrops, Season, SeasonState, SpeciesFacts } from '../../api/types';
+import type { AskedCrop as Asked, NewCrops, Season, SeasonState, SpeciesFacts } from '../../api/types';
 import { typed as kept, useFieldName } from '../../edit/typed';
 import { useSnapshot, useStore } from '../../season/SeasonContext';
 import { useCatalogue } from '../../season/useCatalogue';
-import { UnknownCrop } from './UnknownCrop';
+import { AskedCrop } from './AskedCrop';
 import s from './growlist.module.css';
 
 const LETTERS = 2;
@@ -43,7 +43,7 @@ export function AddBox({ season, added }: { season: Season; added: (state: Seaso
     setRound(({ number }) => ({ number: number + 1, begins: text }));
   };
   const [said, setSaid] = useState<{ text: string; trouble: boolean } | null>(null);
-  const [unknown, setUnknown] = useState<string[]>([]);
+  const [asked, setAsked] = useState<Asked[]>([]);
   const field = useRef<InputRef>(null);
   const { data: catalogue } = useCatalogue();
   useEffect(() => {
@@ -78,19 +78,20 @@ export function AddBox({ season, added }: { season: Season; added: (state: Seaso
         .map((facts) => ({ value: `species-${facts.id}`, name: facts.name, hint: weeks(facts), body: { species: facts.id } })),
     ].slice(0, SHOWN);
   }, [typed, season.seed_lots, catalogue]);
-  const send = async (body: NewCrops) => {
+  /** Adds what was typed or chosen; `answers` names the line that was asked about and is answered with it. */
+  const send = async (body: NewCrops, answers?: string) => {
     setSaid(null);
-    begin('');
+    if (answers === undefined) begin('');
     const before = season.crops.length;
     try {
       const request = { params: { path: { season: store.id } }, body: { ...body, setup } };
       const state = await store.run('crops added', () => answered(client.POST('/api/seasons/{season}/crops', request)));
       const more = state.season.crops.length - before;
-      setUnknown((now) => [...now.filter((entry) => entry !== body.text), ...(state.unknown ?? [])]);
+      setAsked((now) => [...now.filter(({ text }) => text !== answers), ...(state.asked ?? [])]);
       if (more > 0) setSaid({ trouble: false, text: `${more} ${more === 1 ? 'crop' : 'crops'} added.` });
       added(state);
     } catch (error) {
-      begin(body.text ?? '');
+      if (answers === undefined) begin(body.text ?? '');
       setSaid({ trouble: true, text: words(error) });
     }
   };
@@ -133,12 +134,13 @@ export function AddBox({ season, added }: { season: Season; added: (state: Seaso
       <p className={said?.trouble ? clsx('trouble', s.addSaid) : clsx('quiet', s.addSaid)} data-part="add-said" role="status">
         {said?.text}
       </p>
-      {unknown[0] !== undefined && (
-        <UnknownCrop
-          key={unknown[0]}
-          entry={unknown[0]}
-          add={(body) => void send(body)}
-          leave={() => setUnknown((now) => now.slice(1))}
+      {asked[0] !== undefined && (
+        <AskedCrop
+          key={asked[0].text}
+          asked={asked[0]}
+          more={asked.length - 1}
+          add={(body) => void send(body, asked[0]?.text)}
+          leave={() => setAsked((now) => now.slice(1))}
         />
       )}
     </div>

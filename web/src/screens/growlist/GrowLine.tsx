@@ -10,6 +10,7 @@ import type { LineFacts } from '../../season/site';
 import { useAsk } from '../../shell/AskContext';
 import { money, moneySign } from '../../words/money';
 import { failure, odds, potWords, sowingLine, upper, verdictWords, warningWords } from '../../words/sowing';
+import { fromUnit, inUnit } from '../../words/units';
 import { SiteStrip } from './SiteStrip';
 import { parseSeeds } from './parse';
 import s from './growlist.module.css';
@@ -236,6 +237,22 @@ export const GrowLine = memo(function GrowLine({
             </button>
           )}
         </small>
+        {crop.pot_at_least_l !== null && crop.nursery.length > 0 && (
+          <small>
+            in a pot of{' '}
+            <Cell
+              label={`Smallest pot of a bought ${name}, ${us ? 'cups' : 'litres'}`}
+              name={`${crop.id}.pot_at_least`}
+              column="pot"
+              value={inUnit(crop.pot_at_least_l, us ? 'cup' : 'L')}
+              show={(value) => showNumber(value)}
+              parse={(typed) => parseNumber(typed, { least: 0.01, most: 1000 })}
+              inputMode="decimal"
+              save={(to) => save(['crops', crop.id, 'pot_at_least_l'], 'smallest pot')(fromUnit(to, us ? 'cup' : 'L'))}
+            />{' '}
+            {us ? 'cups' : 'L'} or more
+          </small>
+        )}
       </td>
       <td className={s.lineVerdict} data-head="Verdict">
         <span className={clsx(`verdict-${verdict.tone}`, 'strong')}>{verdict.word}</span>

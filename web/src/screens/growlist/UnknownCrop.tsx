@@ -4,7 +4,6 @@ import type { NewCrops } from '../../api/types';
 import { boundsOf } from '../../edit/bounds';
 import { EditBounded } from '../../edit/EditNumber';
 import { useCatalogue } from '../../season/useCatalogue';
-import s from './growlist.module.css';
 
 const KINDS: Record<string, string> = { vegetable: 'Vegetables', herb: 'Herbs', flower: 'Flowers' };
 
@@ -12,11 +11,10 @@ interface Props {
   /** As it was typed: "8 mouse melon". */
   entry: string;
   add: (body: NewCrops) => void;
-  leave: () => void;
 }
 
 /** Takes a crop that the catalogue does not hold, with what is guessed of it from a relative. */
-export function UnknownCrop({ entry, add, leave }: Props) {
+export function UnknownCrop({ entry, add }: Props) {
   const id = useId();
   const { data } = useCatalogue();
   const [like, setLike] = useState<string | null>(null);
@@ -27,10 +25,9 @@ export function UnknownCrop({ entry, add, leave }: Props) {
     return Promise.resolve();
   };
   return (
-    <fieldset className={s.unknown} data-part="unknown-crop">
-      <legend>“{entry}” is not in the catalogue</legend>
+    <div data-part="unknown-crop">
       <p>
-        <label htmlFor={id}>It grows much like</label>
+        <label htmlFor={id}>It is none of these, and grows much like</label>
         <Select
           id={id}
           showSearch={{ optionFilterProp: 'label' }}
@@ -73,11 +70,8 @@ export function UnknownCrop({ entry, add, leave }: Props) {
         </div>
       )}
       <Button type="primary" disabled={!kin} onClick={() => like !== null && add({ text: entry, like, ...own })}>
-        Add it
-      </Button>{' '}
-      <Button type="text" onClick={leave}>
-        Leave it out
+        Add it as one of your own
       </Button>
-    </fieldset>
+    </div>
   );
 }

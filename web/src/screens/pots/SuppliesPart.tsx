@@ -4,6 +4,7 @@ import { EditInUnit } from '../../edit/EditInUnit';
 import { Said, SaidChoice, SaidNumber } from '../../edit/Said';
 import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
+import { useCatalogue } from '../../season/useCatalogue';
 import { money, moneySign } from '../../words/money';
 import { inUnit, type Unit } from '../../words/units';
 import s from './pots.module.css';
@@ -132,23 +133,44 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
   );
 }
 
+/** Where the bottle's own dose is not known, of its unit in a litre. */
+const USUAL_DOSE = 0.004;
+
+/** What plants can be fed with: the catalogue's feeds, and bottles of one's own that are in no mix; each with its dose, where it is known. */
+function useFeeds(season: Season): { id: string; name: string; dose: number | null }[] {
+  const { data } = useCatalogue();
+  const doses = new Map(data?.things.supplies?.map(({ id, dose_per_l }) => [id, dose_per_l]));
+  const mixed = new Set(season.mixes.flatMap(({ parts, additives }) => [...parts, ...additives].map(({ supply }) => supply)));
+  for (const { stages } of season.methods) for (const { mix } of stages) if (mix !== null) mixed.add(mix);
+  return season.supplies
+    .map(({ id, name, unit, meta }) => {
+      const mark = (meta as { catalogue?: string } | undefined)?.catalogue;
+      const dose = (mark === undefined ? null : doses.get(mark)) ?? null;
+      return { id, name, dose, own: mark === undefined && unit !== 'each' && !mixed.has(id) };
+    })
+    .filter(({ id, dose, own }) => dose !== null || own || id === season.feed?.supply);
+}
+
 /** Feed by the litre made up. */
 function Feed({ season, potting }: { season: Season; potting: Potting }) {
   const store = useStore();
   const { feed } = season;
+  const feeds = useFeeds(season);
   const set = (to: unknown) => store.apply([{ path: ['feed'], to }], 'feed');
   if (feed === null)
     return (
       <p>
         No feed.{' '}
-        {season.supplies[0] && (
+        {feeds[0] ? (
           <button
             type="button"
             className="plain"
-            onClick={() => set({ supply: season.supplies[0]?.id, dose_per_l: 0.004, litres_per_flat: 1 })}
+            onClick={() => set({ supply: feeds[0]?.id, dose_per_l: feeds[0]?.dose ?? USUAL_DOSE, litres_per_flat: 1 })}
           >
             Feed them
           </button>
+        ) : (
+          <small className="quiet">To feed them, add a bottle of feed above.</small>
         )}
       </p>
     );
@@ -170,8 +192,8 @@ function Feed({ season, potting }: { season: Season; potting: Potting }) {
           label="What they are fed with"
           name="feed_supply"
           value={feed.supply}
-          options={season.supplies.map(({ id, name }) => [id, name] as const)}
-          choose={(to) => set({ ...feed, supply: to })}
+          options={feeds.map(({ id, name }) => [id, name] as const)}
+          choose={(to) => set({ ...feed, supply: to, dose_per_l: feeds.find(({ id }) => id === to)?.dose ?? feed.dose_per_l })}
         />
         {potting.feed && (
           <>

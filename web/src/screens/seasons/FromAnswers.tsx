@@ -22,6 +22,8 @@ const THINGS = [
 
 interface Answers {
   last_frost: string;
+  first_frost: string;
+  frostless: boolean;
   rate: string;
   currency: string;
   metric: boolean;
@@ -37,6 +39,8 @@ const defaults = (levels: PriceLevel[]): Answers => {
   const year = now.getMonth() >= 6 ? now.getFullYear() + 1 : now.getFullYear();
   return {
     last_frost: `${year}-05-15`,
+    first_frost: '',
+    frostless: false,
     rate: '0.18',
     currency: levels.find(({ regions }) => regions.includes(region))?.currency ?? 'USD',
     metric: !INCHES.includes(region),
@@ -53,15 +57,22 @@ export function FromAnswers({ made }: { made: (id: number) => void }) {
 
 function Questions({ levels, made }: { levels: PriceLevel[]; made: (id: number) => void }) {
   const [initial] = useState(() => defaults(levels));
+  const [form] = Form.useForm<Answers>();
+  const frostless = Form.useWatch('frostless', form) ?? false;
   const start = useMutation({
     mutationFn: (answers: Answers) => {
       const rate = parseNumber(answers.rate, boundsOf('electricity.rate'));
-      return answered(client.POST('/api/seasons', { body: { from: 'answers', ...answers, rate: rate.ok ? rate.value : 0 } }));
+      const { first_frost, ...others } = answers;
+      const autumn = others.frostless || first_frost === '' ? {} : { first_frost };
+      return answered(
+        client.POST('/api/seasons', { body: { from: 'answers', ...others, ...autumn, rate: rate.ok ? rate.value : 0 } }),
+      );
     },
     onSuccess: ({ id }) => made(id),
   });
   return (
     <Form<Answers>
+      form={form}
       layout="vertical"
       initialValues={initial}
       onFinish={(answers) => start.mutate(answers)}
@@ -69,9 +80,12 @@ function Questions({ levels, made }: { levels: PriceLevel[]; made: (id: number) 
       className={s.answers}
       data-part="answers"
     >
+      <Form.Item name="frostless" valuePropName="checked" noStyle>
+        <Checkbox>There is no frost where I garden</Checkbox>
+      </Form.Item>
       <Form.Item
         name="last_frost"
-        label="When is your last frost?"
+        label={frostless ? 'When do your first plants of spring go out?' : 'When is your last frost in spring?'}
         rules={[
           {
             validator: (_, value: string) =>
@@ -81,6 +95,23 @@ function Questions({ levels, made }: { levels: PriceLevel[]; made: (id: number) 
       >
         <Input type="date" />
       </Form.Item>
+      {!frostless && (
+        <Form.Item
+          name="first_frost"
+          label="When is your first frost in autumn? Leave it open if you do not know."
+          dependencies={['last_frost']}
+          rules={[
+            ({ getFieldValue }) => ({
+              validator: (_, value: string) =>
+                value === '' || (isDate(value) && value > String(getFieldValue('last_frost')))
+                  ? Promise.resolve()
+                  : Promise.reject(new Error('Give a date after your last frost, or leave it open.')),
+            }),
+          ]}
+        >
+          <Input type="date" />
+        </Form.Item>
+      )}
       <Form.Item label="What does a kWh cost?" className={s.pair}>
         <Form.Item
           name="rate"
