@@ -161,6 +161,7 @@ final class OpenApiFile
                 'species' => $maybe,
                 'variety' => $text,
                 'wanted' => ['type' => ['integer', 'null']],
+                'unknown' => ['type' => 'boolean', 'description' => 'nothing in the catalogue is it for certain'],
                 'nearest' => $list(self::object(['id' => $text, 'name' => $text])),
             ]),
             'Compared' => self::object([

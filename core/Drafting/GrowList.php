@@ -24,7 +24,7 @@ final readonly class GrowList
     public function addPasted(string $text): array
     {
         $asked = [];
-        foreach ((new PastedList($text, $this->draft->catalogue->species()))->lines as $line) {
+        foreach ((new PastedList($text, $this->draft->catalogue->species(), ($this->draft->document->units ?? '') === 'metric'))->lines as $line) {
             $asked = [...$asked, ...array_filter([$this->addLine($line)])];
         }
 

@@ -16,6 +16,7 @@ final readonly class PastedLine
      * @param  bool  $isAutumn  whether an autumn crop is meant
      * @param  ?string  $question  in words; null where the line can be added as it is
      * @param  list<SpeciesFacts>  $nearest  species it may be
+     * @param  bool  $isUnknown  whether the catalogue holds nothing that it could be for certain
      */
     public function __construct(
         public string $text,
@@ -25,6 +26,7 @@ final readonly class PastedLine
         public bool $isAutumn = false,
         public ?string $question = null,
         public array $nearest = [],
+        public bool $isUnknown = false,
     ) {
     }
 

@@ -29,7 +29,7 @@ final readonly class PastedList
     private SpeciesNames $names;
 
     /** @param  array<string, SpeciesFacts>  $species  by id */
-    public function __construct(string $text, array $species)
+    public function __construct(string $text, array $species, private bool $metric = true)
     {
         $this->names = new SpeciesNames($species);
         $lines = [];
@@ -107,7 +107,8 @@ final readonly class PastedList
         $question = $instead ?? ($found === null ? $this->which($amount->words) : $this->howMany($amount, $found));
 
         return new PastedLine($entry, $amount->plants, $found?->id, $variety, $isAutumn, $question,
-            $found === null && $instead === null ? $this->names->nearest($amount->words) : []);
+            $found === null && $instead === null ? $this->names->nearest($amount->words) : [],
+            $found === null && $instead === null && ! $this->names->isOfSeveral($amount->words));
     }
 
     private function which(string $words): string
@@ -133,20 +134,23 @@ final readonly class PastedList
             'several' => "Which number is it for {$name}: {$amount->said}?",
             'vague' => "“{$amount->said}” {$name}: how many plants do you want?",
             'packet', 'seed', 'weight' => "“{$amount->said}” says how much seed. How many plants of {$name} do you want?",
-            default => "“{$amount->said}” of {$name}: how many plants is that?".self::room($amount->ask, $species),
+            default => "“{$amount->said}” of {$name}: how many plants is that?".$this->room($amount->ask, $species),
         };
     }
 
     /** What room such plants want, where that helps to say how many there are. */
-    private static function room(string $measure, SpeciesFacts $species): string
+    private function room(string $measure, SpeciesFacts $species): string
     {
         if (! in_array($measure, ['row', 'length', 'bed', 'area'], true)) {
             return '';
         }
-        $isRow = $measure === 'row' || $measure === 'length';
-        $many = $isRow ? 100.0 / $species->spacingCm : 10_000.0 / $species->spacingCm ** 2;
+        [$what, $centimetres] = $this->metric ? ['A metre', 100.0] : ['Ten feet', 304.8];
+        if ($measure === 'bed' || $measure === 'area') {
+            return sprintf(' %s holds about %d.', $this->metric ? 'A square metre' : 'Ten square feet',
+                max(1, (int) round(($this->metric ? 10_000.0 : 9_290.304) / $species->spacingCm ** 2)));
+        }
 
-        return sprintf(' %s (%s) holds about %d.', $isRow ? 'A metre' : 'A square metre', $isRow ? '3 ft' : '11 sq ft', max(1, (int) round($many)));
+        return sprintf(' %s of a row holds about %d.', $what, max(1, (int) round($centimetres / $species->spacingCm)));
     }
 
     /** What to do instead, where it is not raised from seed. */

@@ -119,14 +119,14 @@ final readonly class WrittenAmount
         // A range takes its larger number.
         $text = (string) preg_replace('/(?<![\p{L}\d])(\d+)\s*(?:-|–|—|to|or)\s*(\d+)(?![\p{L}\d])/iu', '$2', $text);
         $text = (string) preg_replace(['/\b(?:an?|one|1) dozen and a half\b/iu', '/(?<=\d)\+(?=\s)/u'], ['18', ''], $text);
-        /** @param  array<array-key, string>  $m */
-        $dozens = fn (array $m): string => (string) (int) round(12 * self::number(trim($m[1])));
+        $dozens = fn (array $m): string => (string) (int) round(12 * self::number($m[1]));
 
         return trim((string) preg_replace_callback('/(?<![\p{L}\d])(\d+ \d\/\d|\d\/\d|\d+|half an?|half|an?|)\s*(?:dozens?|doz\.?|dz\.?)(?![\p{L}])(?:\s+of\b)?/iu', $dozens, $text));
     }
 
-    private static function number(string $said): float
+    private static function number(mixed $written): float
     {
+        $said = is_string($written) ? trim($written) : '';
         if (preg_match('/^(?:(\d+) )?(\d)\/(\d)$/', $said, $parts) === 1) {
             return (float) $parts[1] + (float) $parts[2] / max(1.0, (float) $parts[3]);
         }

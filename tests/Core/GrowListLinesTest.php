@@ -57,7 +57,7 @@ it('asks in words that say what is missing, and offers the nearest three', funct
     [$line] = (new PastedList($text, (new Catalogue())->species()))->lines;
     expect($line->question)->toContain($question)->and(array_column($line->nearest, 'id'))->toBe($nearest);
 })->with([
-    ['3 rows beans', '“3 rows” of snap bean: how many plants is that? A metre (3 ft) holds about 10.', []],
+    ['3 rows beans', '“3 rows” of snap bean: how many plants is that? A metre of a row holds about 10.', []],
     ['1 pkt carrots', 'says how much seed. How many plants of carrot do you want?', []],
     ['2 squash', 'can be summer squash or winter squash', ['summer_squash', 'winter_squash']],
     ['4 bitter melon', 'is not in the catalogue', ['muskmelon', 'cucumber', 'watermelon']],

@@ -110,6 +110,7 @@ final class CropController
             'species' => $line->species,
             'variety' => $line->variety,
             'wanted' => $line->wanted,
+            'unknown' => $line->isUnknown,
             'nearest' => array_map(fn (SpeciesFacts $facts): array => ['id' => $facts->id, 'name' => $facts->name], $line->nearest),
         ];
     }

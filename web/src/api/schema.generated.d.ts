@@ -3880,6 +3880,8 @@ export interface components {
             species: string | null;
             variety: string;
             wanted: number | null;
+            /** @description nothing in the catalogue is it for certain */
+            unknown: boolean;
             nearest: {
                 id: string;
                 name: string;

@@ -1,4 +1,4 @@
-import { Button } from 'antd';
+import { Button, Space } from 'antd';
 import { useState } from 'react';
 import type { AskedCrop as Asked, NewCrops } from '../../api/types';
 import { boundsOf } from '../../edit/bounds';
@@ -40,12 +40,16 @@ export function AskedCrop({ asked, more, add, leave }: Props) {
           </Button>{' '}
         </>
       )}
-      {asked.nearest.map(({ id, name }) => (
-        <Button key={id} onClick={() => add(body(id))}>
-          It is {name.toLowerCase()}
-        </Button>
-      ))}
-      {species === null && asked.nearest.length > 0 && <UnknownCrop entry={asked.text} add={add} />}
+      {asked.nearest.length > 0 && (
+        <Space wrap>
+          {asked.nearest.map(({ id, name }) => (
+            <Button key={id} onClick={() => add(body(id))}>
+              It is {name.toLowerCase()}
+            </Button>
+          ))}
+        </Space>
+      )}
+      {asked.unknown && <UnknownCrop entry={asked.text} add={add} />}
       <Button type="text" onClick={leave}>
         Leave it out
       </Button>

@@ -227,32 +227,6 @@ export const GrowLine = memo(function GrowLine({
                 ▲ {LACKING[code]}
               </small>
             ))}
-        <small>
-          nursery{' '}
-          {line.nursery_each === null ? (
-            '–'
-          ) : (
-            <button type="button" className="link" onClick={() => ask({ figure: 'nursery_each', crop: crop.id })}>
-              {money(line.nursery_each, currency, true)}
-            </button>
-          )}
-        </small>
-        {crop.pot_at_least_l !== null && crop.nursery.length > 0 && (
-          <small>
-            in a pot of{' '}
-            <Cell
-              label={`Smallest pot of a bought ${name}, ${us ? 'cups' : 'litres'}`}
-              name={`${crop.id}.pot_at_least`}
-              column="pot"
-              value={inUnit(crop.pot_at_least_l, us ? 'cup' : 'L')}
-              show={(value) => showNumber(value)}
-              parse={(typed) => parseNumber(typed, { least: 0.01, most: 1000 })}
-              inputMode="decimal"
-              save={(to) => save(['crops', crop.id, 'pot_at_least_l'], 'smallest pot')(fromUnit(to, us ? 'cup' : 'L'))}
-            />{' '}
-            {us ? 'cups' : 'L'} or more
-          </small>
-        )}
       </td>
       <td className={s.lineVerdict} data-head="Verdict">
         <span className={clsx(`verdict-${verdict.tone}`, 'strong')}>{verdict.word}</span>
@@ -265,6 +239,31 @@ export const GrowLine = memo(function GrowLine({
             </button>
           )}
         </small>
+        {line.nursery_each !== null && (
+          <small>
+            nursery{' '}
+            <button type="button" className="link" onClick={() => ask({ figure: 'nursery_each', crop: crop.id })}>
+              {money(line.nursery_each, currency, true)}
+            </button>{' '}
+            each
+          </small>
+        )}
+        {crop.pot_at_least_l !== null && crop.nursery.length > 0 && (
+          <small>
+            in a pot of{' '}
+            <Cell
+              label={`Smallest pot of a bought ${name}, ${us ? 'cups' : 'litres'}`}
+              name={`${crop.id}.pot_at_least`}
+              column="pot"
+              value={Math.round(100 * inUnit(crop.pot_at_least_l, us ? 'cup' : 'L')) / 100}
+              show={showNumber}
+              parse={(typed) => parseNumber(typed, { least: 0.01, most: 1000 })}
+              inputMode="decimal"
+              save={(to) => save(['crops', crop.id, 'pot_at_least_l'], 'smallest pot')(fromUnit(to, us ? 'cup' : 'L'))}
+            />{' '}
+            {us ? 'cups' : 'L'} or more
+          </small>
+        )}
         {pots !== null && <small>{pots}</small>}
       </td>
       <td className={s.lineMore}>

@@ -80,9 +80,6 @@ function Questions({ levels, made }: { levels: PriceLevel[]; made: (id: number) 
       className={s.answers}
       data-part="answers"
     >
-      <Form.Item name="frostless" valuePropName="checked" noStyle>
-        <Checkbox>There is no frost where I garden</Checkbox>
-      </Form.Item>
       <Form.Item
         name="last_frost"
         label={frostless ? 'When do your first plants of spring go out?' : 'When is your last frost in spring?'}
@@ -112,6 +109,9 @@ function Questions({ levels, made }: { levels: PriceLevel[]; made: (id: number) 
           <Input type="date" />
         </Form.Item>
       )}
+      <Form.Item name="frostless" valuePropName="checked">
+        <Checkbox>There is no frost where I garden</Checkbox>
+      </Form.Item>
       <Form.Item label="What does a kWh cost?" className={s.pair}>
         <Form.Item
           name="rate"

@@ -56,7 +56,7 @@ export function SeasonsScreen() {
       <h2>A new season</h2>
       <div className={s.newSeasons}>
         <section aria-labelledby="new-answers">
-          <h3 id="new-answers">From three questions</h3>
+          <h3 id="new-answers">From a few questions</h3>
           <FromAnswers made={(id) => made(id)} />
         </section>
         <section aria-labelledby="new-file">
