@@ -227,7 +227,7 @@ final class OpenApiFile
                 'total' => ['type' => 'integer', 'description' => '0 where nobody knows'],
                 'budget' => $budget,
                 'budget_years' => $list($budgetYear),
-                'advice' => $list($weighed),
+                'advice' => self::object(['changes' => $list($weighed), 'left_out' => $map($whole)]),
                 'hangs_on' => self::object(['levers' => $list($lever), 'flips' => $list($flip)]),
                 'simulation' => $simulated,
                 'room' => self::object(['lamps' => $list($lamp), 'leaving' => $list($leaving)]),

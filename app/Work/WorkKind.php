@@ -70,7 +70,7 @@ enum WorkKind: string
             self::BudgetYears => self::plain(BudgetYears::of($season, $setup->id, $amount, self::SEASONS, $progress)),
             self::SeasonBudget => self::plain((new Budget($season, $setup, $amount, $progress, true))->result()),
             self::Budget => self::plain((new Budget($season, $setup, $amount, $progress))->result()),
-            self::Advice => self::plain((new Savings($season, $setup))->all($progress)),
+            self::Advice => self::plain((new Savings($season, $setup))->advice($progress)),
             self::HangsOn => self::plain(self::hangsOn($season, $setup, $progress)),
             self::Simulation => self::plain(self::simulated($season, $setup, $progress)),
             self::Room => self::plain(['lamps' => OneMoreLamp::all($season, $setup, $progress),

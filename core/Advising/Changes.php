@@ -28,6 +28,14 @@ final readonly class Changes
 
     private const SMALLEST_POT = 0.6;
 
+    /** A plant lives so long on what its seed and a mix without food hold. Common practice, no source. */
+    private const WEEKS_ON_A_MIX = 3.0;
+
+    /** Fed as often, it does not hang on the mix. */
+    private const FED_A_WEEK = 1.0;
+
+    private const FOOD = '/potting|compost|castings|manure|multi-?purpose|loam/i';
+
     private Season $season;
 
     public function __construct(private SetupBooks $books)
@@ -43,6 +51,7 @@ final readonly class Changes
             yield from $this->ofCrop($crop);
         }
         yield from $this->packets();
+        yield from (new PackChanges($this->books))->all();
         yield from $this->things();
         foreach ($this->methodsUsed() as $method) {
             yield from $this->ofMethod($method);
@@ -56,7 +65,7 @@ final readonly class Changes
         $used = array_unique(array_map(fn (Setup $setup): string => $setup->methodFor($crop->id), $this->season->setups));
         foreach ($used as $way) {
             if ($way !== $now && $way !== Setup::NURSERY) {
-                yield new Change('method', $crop->id, "Raise {$this->name($crop)} by “{$this->books->index->methods[$way]->name}”",
+                yield new Change('method', $crop->id, "Sow {$this->name($crop)} on ".Change::SOWING_DAY.": “{$this->books->index->methods[$way]->name}”",
                     [$this->override($crop->id, $way)]);
             }
         }
@@ -76,7 +85,7 @@ final readonly class Changes
         foreach (['week_later' => self::WEEK, 'week_earlier' => -self::WEEK] as $kind => $days) {
             $edit = $crop->sowOn === null ? ['path' => ['crops', $crop->id, 'plant_out_offset_days'], 'to' => $crop->plantOutOffsetDays + $days]
                 : ['path' => ['crops', $crop->id, 'sow_on'], 'to' => $crop->sowOn->plus($days)->format()];
-            yield new Change($kind, $crop->id, "Raise {$this->name($crop)} a week ".($days > 0 ? 'later' : 'earlier'), [$edit]);
+            yield new Change($kind, $crop->id, "Sow {$this->name($crop)} a week ".($days > 0 ? 'later' : 'earlier').', on '.Change::SOWING_DAY, [$edit]);
         }
         foreach ($this->season->seedLots as $lot) {
             if ($lot->id !== $crop->lot && $lot->packetPrice <= 0.0 && $lot->variety === $plan->lot->variety && $plan->lot->packetPrice > 0.0) {
@@ -146,7 +155,7 @@ final readonly class Changes
         }
         foreach ($method->stages as $i => $stage) {
             foreach ($stage->mix === null ? [] : [...$this->season->mixes, ...$this->mixSupplies()] as $mix) {
-                if ($mix->id !== $stage->mix) {
+                if ($mix->id !== $stage->mix && ! $this->starves($method, $i, $mix->id)) {
                     yield new Change('mix', null, "“{$method->name}”, {$stage->name}: fill with {$mix->name}",
                         [['path' => ['methods', $method->id, 'stages', $i, 'mix'], 'to' => $mix->id]]);
                 }
@@ -163,6 +172,27 @@ final readonly class Changes
                 }
             }
         }
+    }
+
+    /** Whether plants would stand for weeks, and unfed, in a mix without food where they have one with food now. */
+    private function starves(Method $method, int $i, string $mix): bool
+    {
+        $stage = $method->stages[$i];
+        $weeks = 0.0;
+        foreach ($this->books->plans as $plan) {
+            $weeks = max($weeks, $plan->method->id === $method->id ? $plan->stages[$i]->days() / self::WEEK : 0.0);
+        }
+
+        return $weeks >= self::WEEKS_ON_A_MIX && $stage->feedsPerWeek < self::FED_A_WEEK && $this->feeds((string) $stage->mix) && ! $this->feeds($mix);
+    }
+
+    /** Whether a mix, or a supply used as one, holds food for plants: told by the names of what is in it. */
+    private function feeds(string $mix): bool
+    {
+        $parts = array_column($this->books->index->mixes[$mix]->parts ?? [], 'supply') ?: [$mix];
+        $names = implode(', ', array_map(fn (string $id): string => $this->books->index->supplies[$id]->name ?? '', $parts));
+
+        return preg_match(self::FOOD, $names) === 1;
     }
 
     /** @return list<\JollyPenny\Core\Season\Supply> that some stage is filled with as they are */

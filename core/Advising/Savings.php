@@ -13,13 +13,14 @@ use JollyPenny\Core\Reckoning\Altered;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Season\UnitSystem;
 use Throwable;
 
 /**
- * What could be done otherwise, by what it saves: every single change costed as a whole season, the best in pairs too where they save
- * more together than one by one. Nothing that breaks the list is kept from sight, and nothing of it is unsaid.
+ * What could be done otherwise, by what it saves: every single change costed as a whole season. Nothing that breaks the list is kept
+ * from sight; what a grower would not advise is counted, and said why.
  */
-final readonly class Savings
+final class Savings
 {
     /** Less is not worth saying, in money. */
     public const LEAST = 0.05;
@@ -27,27 +28,27 @@ final readonly class Savings
     /** As many are shown. */
     private const MOST = 50;
 
-    /** Of so many of the best, every two together. */
-    private const PAIRED = 8;
-
     /** A plant missing, in plants; a change of the odds that one would want to know. */
     private const PLANT = 0.5;
 
     private const ODDS = 0.01;
 
-    private SeasonCosting $costing;
+    private readonly SeasonCosting $costing;
 
-    private SetupBooks $books;
+    private readonly SetupBooks $books;
 
-    private SetupTotals $totals;
+    private readonly SetupTotals $totals;
 
-    private BudgetTotals $before;
+    private readonly BudgetTotals $before;
 
-    private Altered $altered;
+    private readonly Altered $altered;
 
-    private Soundness $soundness;
+    private readonly Soundness $soundness;
 
-    public function __construct(private Season $season, private Setup $setup)
+    /** @var array<string, int> by warning */
+    private array $leftOut = [];
+
+    public function __construct(private readonly Season $season, private readonly Setup $setup)
     {
         $this->costing = new SeasonCosting($season);
         $this->books = $this->costing->books($setup);
@@ -58,60 +59,48 @@ final readonly class Savings
     }
 
     /**
-     * @param  ?Closure(int, int, Closure(): list<Weighed>=): void  $progress  of so many changes so many are weighed, and what is found;
-     *                                                                         what it throws ends it
-     * @return list<Weighed> by what they save, most first, down to a nickel; those that break the list after those that do not
+     * @param  ?Closure(int, int, Closure(): Advice=): void  $progress  of so many changes so many are weighed, and what is found; what it
+     *                                                                   throws ends it
      */
-    public function all(?Closure $progress = null): array
+    public function advice(?Closure $progress = null): Advice
     {
         $changes = iterator_to_array((new Changes($this->books))->all(), false);
+        $this->leftOut = [];
         $found = [];
         foreach ($changes as $i => $change) {
-            $progress === null ?: $progress($i, count($changes), fn (): array => array_slice(self::sorted($found), 0, self::MOST));
-            $weighed = $this->weigh($change->kind, $change->crop, $change->words, $change->edits);
-            if ($weighed !== null) {
-                $found[] = $weighed;
-            }
-        }
-        $found = self::sorted($found);
-        $pairs = [];
-        $best = array_values(array_filter(array_slice($found, 0, 3 * self::PAIRED), fn (Weighed $one): bool => $one->breaks === []));
-        foreach (array_slice($best, 0, self::PAIRED) as $i => $one) {
-            foreach (array_slice($best, $i + 1, self::PAIRED - $i - 1) as $other) {
-                if ($one->crop !== null && $one->crop === $other->crop) {
-                    continue;
-                }
-                $pair = $this->weigh('pair', null, "{$one->words}, and ".lcfirst($other->words), [...$one->edits, ...$other->edits]);
-                // Those that only work together: more than both by themselves.
-                if ($pair !== null && $pair->saves >= $one->saves + $other->saves + self::LEAST) {
-                    $pairs[] = [$pair, [$one->words, $other->words]];
-                }
-            }
+            $progress === null ?: $progress($i, count($changes), fn (): Advice => new Advice(array_slice(self::sorted($found), 0, self::MOST), $this->leftOut));
+            $found = [...$found, ...array_filter([$this->weigh($change)])];
         }
 
-        return array_slice(self::sorted([...$found, ...self::apart($pairs)]), 0, self::MOST);
+        return new Advice(array_slice(self::sorted($found), 0, self::MOST), $this->leftOut);
     }
 
-    /**
-     * @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits
-     * @return ?Weighed null where the season cannot be costed so, where a grower would not advise it, or where it saves next to nothing
-     */
-    private function weigh(string $kind, ?string $crop, string $words, array $edits): ?Weighed
+    /** @return ?Weighed null where the season cannot be costed so, where a grower would not advise it, or where it saves next to nothing */
+    private function weigh(Change $change): ?Weighed
     {
         try {
-            $season = $this->altered->with($edits);
-            $costing = new SeasonCosting($season, $this->costing, array_column(array_column($edits, 'path'), 0));
+            $season = $this->altered->with($change->edits);
+            $costing = new SeasonCosting($season, $this->costing, array_column(array_column($change->edits, 'path'), 0));
             $books = $costing->books(array_column($season->setups, null, 'id')[$this->setup->id]);
         } catch (Throwable) {
             return null;
         }
         $totals = SetupTotals::of($books);
-        if (! $this->soundness->isSound($books)) {
-            return null;
-        }
         if ($this->totals->fillCost - $totals->fillCost < self::LEAST) {
             return null;
         }
+        $troubles = array_merge(...array_values($this->soundness->newTroubles($books)));
+        if ($troubles !== []) {
+            $this->leftOut[$troubles[0]] = ($this->leftOut[$troubles[0]] ?? 0) + 1;
+
+            return null;
+        }
+
+        return $this->weighed($change, $season, $books, $totals);
+    }
+
+    private function weighed(Change $change, Season $season, SetupBooks $books, SetupTotals $totals): Weighed
+    {
         $after = BudgetTotals::of($books, $totals, 0);
         [$enough, $enoughBefore] = [self::enough($books), self::enough($this->books)];
         $missing = $after->missing - $this->before->missing;
@@ -124,34 +113,24 @@ final readonly class Savings
             'odds' => ! $dropped && ($enough ?? 1.0) < min($enoughBefore ?? 1.0, $this->season->confidence) - self::ODDS,
         ]));
 
-        return new Weighed($kind, $crop, $words, $this->before->fill_cost - $after->fill_cost, $after->hours - $this->before->hours,
-            $after->cash - $this->before->cash, $enough, $enoughBefore, $missing, $crowded, $breaks, $edits);
+        return new Weighed($change->kind, AdviceGroup::forKind($change->kind), $change->crop, $this->deed($change, $books),
+            $this->before->fill_cost - $after->fill_cost, $after->hours - $this->before->hours, $after->cash - $this->before->cash,
+            $enough, $enoughBefore, $missing, $crowded, $breaks, $change->edits);
+    }
+
+    /** What is to do, with the day on which it is then sown. */
+    private function deed(Change $change, SetupBooks $books): string
+    {
+        $at = $books->grown[$change->crop ?? ''] ?? null;
+        $format = $this->season->units === UnitSystem::Us ? 'F j' : 'j F';
+
+        return $at === null ? $change->words : str_replace(Change::SOWING_DAY, gmdate($format, 86400 * $books->plans[$at]->sowOn()), $change->words);
     }
 
     /** The chance of enough of all that is raised; null where nothing is. */
     private static function enough(SetupBooks $books): ?float
     {
         return $books->plans === [] ? null : $books->together->allEnough(array_keys($books->plans));
-    }
-
-    /**
-     * Pairs of which no change is in a better one.
-     *
-     * @param  list<array{Weighed, array{string, string}}>  $pairs
-     * @return list<Weighed>
-     */
-    private static function apart(array $pairs): array
-    {
-        usort($pairs, fn (array $a, array $b): int => $b[0]->saves <=> $a[0]->saves);
-        $kept = $taken = [];
-        foreach ($pairs as [$pair, $words]) {
-            if (array_intersect($words, $taken) === []) {
-                $kept[] = $pair;
-                $taken = [...$taken, ...$words];
-            }
-        }
-
-        return $kept;
     }
 
     /**

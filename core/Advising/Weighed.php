@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Advising;
 
-/** A change (or two together) with what it does, the whole season costed again. */
+/** A change with what it does, the whole season costed again. */
 final readonly class Weighed
 {
     /**
-     * @param  string  $kind  as of the change; `pair` of two
+     * @param  string  $kind  as of the change
      * @param  float  $saves  money to fill the list, less than before
      * @param  float  $hours  more than before
      * @param  float  $cash  at the till, more than before
@@ -21,6 +21,7 @@ final readonly class Weighed
      */
     public function __construct(
         public string $kind,
+        public AdviceGroup $group,
         public ?string $crop,
         public string $words,
         public float $saves,

@@ -61,6 +61,18 @@ final class Catalogue
         return self::seasonRows('supplies', ['kind', 'dose_per_l', 'pack_of']);
     }
 
+    /** @return list<string> ids of the same supply in other packs */
+    public function packsBeside(string $id): array
+    {
+        $of = [];
+        foreach (CatalogueFile::rows('supplies') as $row) {
+            $of[(string) $row['id']] = (string) ($row['pack_of'] ?? $row['id']);
+        }
+        $same = array_keys($of, $of[$id] ?? null, true);
+
+        return array_values(array_filter(array_map(strval(...), $same), fn (string $one): bool => $one !== $id));
+    }
+
     /** @return array<string, float> what of a feed goes into a litre of water, in its own unit, by the supply's id; only feeds have one */
     public function doses(): array
     {

@@ -81,7 +81,7 @@ final readonly class Jolly
                 ),
                 'fit' => (new SeasonWriter())->toJson(self::fitted($season, self::setup($season, $options['setup'] ?? ''))),
                 'simulate' => self::json(self::simulated($season, $options, self::progress($err))),
-                'advice' => self::json(['changes' => (new Savings($season, self::setup($season, $options['setup'] ?? '')))->all(self::progress($err))]),
+                'advice' => self::json((new Savings($season, self::setup($season, $options['setup'] ?? '')))->advice(self::progress($err))),
                 'reckon' => self::json(self::reckoned($season, self::setup($season, $options['setup'] ?? ''))),
                 'working' => self::json(self::working($season, $options)),
                 'budget' => self::json(self::budget($season, $options, self::progress($err))),

@@ -56,8 +56,8 @@ it('shows advice while it is found', function () {
         'revision' => $season->revision, 'state' => 'working']);
     $asked = "/api/seasons/{$season->id}/work/{$work->id}";
     expect($this->actingAs($user)->getJson($asked)->assertOk()->json())->not->toHaveKey('advice');
-    $work->fill(['result' => [['words' => 'Buy it', 'saves' => 1.0]]])->save();
-    expect($this->getJson($asked)->json('advice.0.words'))->toBe('Buy it')->and($this->getJson($asked)->json('state'))->toBe('working');
+    $work->fill(['result' => ['changes' => [['words' => 'Buy it', 'saves' => 1.0]], 'left_out' => []]])->save();
+    expect($this->getJson($asked)->json('advice.changes.0.words'))->toBe('Buy it')->and($this->getJson($asked)->json('state'))->toBe('working');
 });
 
 it('says so when what worked at it is gone, and begins anew', function () {

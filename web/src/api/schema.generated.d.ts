@@ -3603,10 +3603,11 @@ export interface components {
                 to: unknown;
             }[];
         };
-        /** @description A change (or two together) with what it does, the whole season costed again. *\/ */
+        /** @description A change with what it does, the whole season costed again. *\/ */
         Weighed: {
-            /** @description as of the change; `pair` of two */
+            /** @description as of the change */
             kind: string;
+            group: components["schemas"]["AdviceGroup"];
             crop: string | null;
             words: string;
             /** @description money to fill the list, less than before */
@@ -3631,6 +3632,8 @@ export interface components {
                 to: unknown;
             }[];
         };
+        /** @enum {string} */
+        AdviceGroup: "buy_less" | "waste_less" | "more_room" | "sell_or_share";
         /** @description An input that the answer hangs on, moved over what it may well be. *\/ */
         Lever: {
             /** @description in the season */
@@ -4090,7 +4093,12 @@ export interface components {
             total: number;
             budget?: components["schemas"]["Budgeted"];
             budget_years?: components["schemas"]["BudgetYear"][];
-            advice?: components["schemas"]["Weighed"][];
+            advice?: {
+                changes: components["schemas"]["Weighed"][];
+                left_out: {
+                    [key: string]: number;
+                };
+            };
             hangs_on?: {
                 levers: components["schemas"]["Lever"][];
                 flips: components["schemas"]["Flip"][];

@@ -71,6 +71,7 @@ export type CameTo = Shapes['CameTo'];
 export type LitWorth = Shapes['LitWorth'];
 export type Belief = Shapes['Belief'];
 export type Weighed = Shapes['Weighed'];
+export type Advice = NonNullable<Shapes['Work']['advice']>;
 export type Lever = Shapes['Lever'];
 export type Flip = Shapes['Flip'];
 export type OneMoreLamp = Shapes['OneMoreLamp'];

@@ -1,7 +1,7 @@
-import type { Weighed } from '../../api/types';
+import type { Advice, Weighed } from '../../api/types';
 import { useStore, type OnScreen } from '../../season/SeasonContext';
 import { money, moneyChange } from '../../words/money';
-import { odds, plural } from '../../words/sowing';
+import { odds, plural, warningWords } from '../../words/sowing';
 import { WorkPart } from './WorkPart';
 import { useState } from 'react';
 import s from './reckoning.module.css';
@@ -16,20 +16,41 @@ const BREAKS: Record<string, string> = {
   odds: 'less sure than you asked',
 };
 
-/** What could be done otherwise, by what it saves; taken with one press. */
+const WHY: Record<string, string> = {
+  frost: 'a frost would kill the plants',
+  dim: 'the plants would stand too dark',
+  no_light: 'there is no lamp where they would need one',
+  no_mat: 'there is no heat mat where they would need one',
+  small: 'the pot is smaller than the one you asked for',
+  late: 'they would be ready far too late',
+};
+
+const GROUPS: [Weighed['group'], string][] = [
+  ['buy_less', 'Buy less'],
+  ['waste_less', 'Waste less'],
+  ['more_room', 'Make room'],
+  ['sell_or_share', 'Sell, share or leave out'],
+];
+
+/** What could be done otherwise, by what it saves; tried with one press, shown on the till strip, and taken back there. */
 export function AdvicePart({ shown }: { shown: OnScreen }) {
   return (
     <WorkPart
       shown={shown}
       kind="advice"
-      title="Otherwise, by what it saves"
+      title="Ways to save more"
       ask="Weigh every change"
       sofar={(work) =>
-        work.advice && <Changes shown={shown} changes={work.advice} current={work.revision === shown.revision} again={null} />
+        work.advice && <Changes shown={shown} advice={work.advice} current={work.revision === shown.revision} again={null} />
       }
     >
       {(work, again) => (
-        <Changes shown={shown} changes={work.advice ?? []} current={work.revision === shown.revision} again={again} />
+        <Changes
+          shown={shown}
+          advice={work.advice ?? { changes: [], left_out: {} }}
+          current={work.revision === shown.revision}
+          again={again}
+        />
       )}
     </WorkPart>
   );
@@ -37,14 +58,14 @@ export function AdvicePart({ shown }: { shown: OnScreen }) {
 
 interface Props {
   shown: OnScreen;
-  changes: Weighed[];
+  advice: Advice;
   /** Of the season as it is now. */
   current: boolean;
   /** Null while it is being found. */
   again: (() => void) | null;
 }
 
-function Changes({ shown: { season }, changes, current, again }: Props) {
+function Changes({ shown: { season }, advice: { changes, left_out: leftOut }, current, again }: Props) {
   const store = useStore();
   const [all, showAll] = useState(false);
   if (!current)
@@ -76,11 +97,11 @@ function Changes({ shown: { season }, changes, current, again }: Props) {
           <button
             type="button"
             className="plain"
-            aria-label={`Do that: ${one.words}`}
+            aria-label={`Try it: ${one.words}`}
             data-action="take-change"
             onClick={() => store.apply(one.edits as { path: (string | number)[]; to: unknown }[], one.words.slice(0, 190))}
           >
-            Do that
+            Try it
           </button>
         </small>
       </span>
@@ -90,10 +111,18 @@ function Changes({ shown: { season }, changes, current, again }: Props) {
   return (
     <>
       {keeps.length === 0 && <p>Nothing left that is worth a nickel.</p>}
-      <ul className={s.changes}>{(all ? keeps : keeps.slice(0, SHOWN)).map(line)}</ul>
+      {GROUPS.map(([group, title]) => {
+        const found = (all ? keeps : keeps.slice(0, SHOWN)).filter((one) => one.group === group);
+        return found.length === 0 ? null : (
+          <section key={group} aria-label={title}>
+            <h4>{title}</h4>
+            <ul className={s.changes}>{found.map(line)}</ul>
+          </section>
+        );
+      })}
       {keeps.length > SHOWN && (
         <button type="button" className="plain" onClick={() => showAll(!all)}>
-          {all ? 'Fewer' : `All ${keeps.length}`}
+          {all ? 'Show fewer' : `Show all ${keeps.length}`}
         </button>
       )}
       {breaks.length > 0 && (
@@ -104,6 +133,27 @@ function Changes({ shown: { season }, changes, current, again }: Props) {
           <ul className={s.changes}>{breaks.map(line)}</ul>
         </details>
       )}
+      <LeftOut leftOut={leftOut} />
     </>
+  );
+}
+
+/** What was looked at and is no advice, and why. */
+function LeftOut({ leftOut }: { leftOut: Record<string, number> }) {
+  const all = Object.values(leftOut).reduce((sum, n) => sum + n, 0);
+  if (all === 0) return null;
+  return (
+    <details data-part="left-out">
+      <summary>
+        {all} {plural(all, 'change')} left out, though cheaper
+      </summary>
+      <ul>
+        {Object.entries(leftOut).map(([code, n]) => (
+          <li key={code}>
+            {n}: {WHY[code] ?? warningWords(code)}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }

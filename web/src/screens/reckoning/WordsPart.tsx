@@ -49,7 +49,7 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
   const grown = names(({ grown: is }) => is);
   const bought = names(({ grown: is, cost }) => !is && cost !== null);
   const better = names(({ verdict }) => verdict === 'buy');
-  const changes = (advice.advice ?? []).filter(({ breaks }) => breaks.length === 0).slice(0, 3);
+  const changes = (advice.advice?.changes ?? []).filter(({ breaks }) => breaks.length === 0).slice(0, 3);
   const levers = worthMeasuring(hangs.hangs_on?.levers ?? []).map(({ name }) => name);
   const nursery = (hangs.hangs_on?.flips ?? []).find(({ what, crop }) => what === 'nursery' && crop === null);
   const sure = played.simulation;
