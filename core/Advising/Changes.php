@@ -31,9 +31,6 @@ final readonly class Changes
     /** A plant lives so long on what its seed and a mix without food hold. Common practice, no source. */
     private const WEEKS_ON_A_MIX = 3.0;
 
-    /** Fed as often, it does not hang on the mix. */
-    private const FED_A_WEEK = 1.0;
-
     private const FOOD = '/potting|compost|castings|manure|multi-?purpose|loam/i';
 
     private Season $season;
@@ -150,13 +147,13 @@ final readonly class Changes
     {
         if ($method->seedsPerSite > $method->minPlants) {
             $fewer = $method->seedsPerSite - 1;
-            yield new Change('seed_fewer', null, "“{$method->name}” with ".($fewer === 1 ? 'one seed' : "{$fewer} seeds").' to a place, one fewer',
+            yield new Change('seed_fewer', null, 'Sow '.($fewer === 1 ? 'one seed' : "{$fewer} seeds")." instead of {$method->seedsPerSite} to a place, “{$method->name}”",
                 [['path' => ['methods', $method->id, 'seeds_per_site'], 'to' => $fewer]]);
         }
         foreach ($method->stages as $i => $stage) {
             foreach ($stage->mix === null ? [] : [...$this->season->mixes, ...$this->mixSupplies()] as $mix) {
                 if ($mix->id !== $stage->mix && ! $this->starves($method, $i, $mix->id)) {
-                    yield new Change('mix', null, "“{$method->name}”, {$stage->name}: fill with {$mix->name}",
+                    yield new Change('mix', null, "Fill with {$mix->name} instead of {$this->mixName((string) $stage->mix)}: “{$method->name}”, {$stage->name}",
                         [['path' => ['methods', $method->id, 'stages', $i, 'mix'], 'to' => $mix->id]]);
                 }
             }
@@ -167,23 +164,28 @@ final readonly class Changes
             foreach ($this->season->containers as $other) {
                 if ($other->id !== $now->id && ($other->volumeL < $now->volumeL || $other->packPrice <= 0.0)
                     && $other->volumeL > $now->volumeL * ($i === 0 ? self::SMALLEST_CELL : self::SMALLEST_POT)) {
-                    yield new Change('cell', null, "“{$method->name}”, {$stage->name}: in {$other->name}",
+                    yield new Change('cell', null, "Use {$other->name} instead of {$now->name}: “{$method->name}”, {$stage->name}",
                         [['path' => ['methods', $method->id, 'stages', $i, 'container'], 'to' => $other->id]]);
                 }
             }
         }
     }
 
-    /** Whether plants would stand for weeks, and unfed, in a mix without food where they have one with food now. */
+    /** Whether plants would stand for weeks in a mix without food where they have one with food now, until they are moved on. */
     private function starves(Method $method, int $i, string $mix): bool
     {
-        $stage = $method->stages[$i];
         $weeks = 0.0;
         foreach ($this->books->plans as $plan) {
-            $weeks = max($weeks, $plan->method->id === $method->id ? $plan->stages[$i]->days() / self::WEEK : 0.0);
+            if ($plan->method->id === $method->id) {
+                $days = $plan->stages[$i]->days();
+                for ($next = $i + 1; isset($plan->stages[$next]) && ! $plan->stages[$next]->fills(); $next++) {
+                    $days += $plan->stages[$next]->days();
+                }
+                $weeks = max($weeks, $days / self::WEEK);
+            }
         }
 
-        return $weeks >= self::WEEKS_ON_A_MIX && $stage->feedsPerWeek < self::FED_A_WEEK && $this->feeds((string) $stage->mix) && ! $this->feeds($mix);
+        return $weeks >= self::WEEKS_ON_A_MIX && $this->feeds((string) $method->stages[$i]->mix) && ! $this->feeds($mix);
     }
 
     /** Whether a mix, or a supply used as one, holds food for plants: told by the names of what is in it. */
@@ -193,6 +195,11 @@ final readonly class Changes
         $names = implode(', ', array_map(fn (string $id): string => $this->books->index->supplies[$id]->name ?? '', $parts));
 
         return preg_match(self::FOOD, $names) === 1;
+    }
+
+    private function mixName(string $id): string
+    {
+        return $this->books->index->mixes[$id]->name ?? $this->books->index->supplies[$id]->name;
     }
 
     /** @return list<\JollyPenny\Core\Season\Supply> that some stage is filled with as they are */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Choosing;
 
+use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\Container;
 use JollyPenny\Core\Season\Season;
@@ -11,6 +12,9 @@ use JollyPenny\Core\Season\Season;
 /** One set-up of a comparison. */
 final readonly class ComparedSetup
 {
+    /** Fewer plants than this have no price each. */
+    private const A_PLANT = 1e-6;
+
     private const LACKS = ['too_cold', 'too_hot', 'frost', 'no_light', 'no_mat', 'dim', 'small'];
 
     /**
@@ -24,6 +28,7 @@ final readonly class ComparedSetup
      * @param  int  $rank  1 is the first of all
      * @param  bool  $qualifies  as it stands in the ranking: supplies the list, with light, warmth and room for all of it
      * @param  list<array{code: string, crops: int}>  $lacks  light, warmth or time, and for how many crops
+     * @param  ?float  $unsold_each  money for one plant of the grown crops that no nursery sells; null where there are none
      * @param  list<array{name: string, packs: int, cost: float}>  $to_buy  lasting things it does not have yet
      */
     private function __construct(
@@ -38,6 +43,7 @@ final readonly class ComparedSetup
         public int $rank,
         public bool $qualifies,
         public array $lacks,
+        public ?float $unsold_each,
         public array $to_buy,
     ) {
     }
@@ -64,7 +70,15 @@ final readonly class ComparedSetup
 
         return new self($result->id, $result->isFair(), $stillMissing < SetupResult::FAIR, $unsupplied,
             $plants > $supplied ? $cost / $plants : null, $stillMissing, array_sum($result->kwh),
-            $fitted, $rank, $qualifies, self::lacks($result), self::toBuy($result, $season));
+            $fitted, $rank, $qualifies, self::lacks($result), self::unsoldEach($result), self::toBuy($result, $season));
+    }
+
+    private static function unsoldEach(SetupResult $result): ?float
+    {
+        $unsold = array_filter($result->crops, fn (CropResult $crop): bool => $crop->grown && $crop->buy_cost === null);
+        $useful = array_sum(array_column($unsold, 'useful'));
+
+        return $useful < self::A_PLANT ? null : array_sum(array_column($unsold, 'cost')) / $useful;
     }
 
     /** @return list<array{code: string, crops: int}> */

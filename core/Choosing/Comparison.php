@@ -19,6 +19,7 @@ final readonly class Comparison
      * @param  array<string, ?string>  $cheapest  set-up in which a crop costs least, of those that can be followed, by crop
      * @param  array<string, ?float>  $bought_each  price of one bought plant, by crop
      * @param  ?Advice  $advice  what the set-up that stands first comes down to
+     * @param  ?float  $room_costs  money that it costs more, to fill the list, than the cheapest crowded set-up; null where none is cheaper
      */
     private function __construct(
         public ?float $nursery,
@@ -26,6 +27,7 @@ final readonly class Comparison
         public array $cheapest,
         public array $bought_each,
         public ?Advice $advice,
+        public ?float $room_costs,
     ) {
     }
 
@@ -63,7 +65,7 @@ final readonly class Comparison
             ? null
             : Advice::of($standings[$first], $first, $fitted[$first]);
 
-        return new self($nursery === [] ? null : max($nursery), $setups, $cheapest, $boughtEach, $advice);
+        return new self($nursery === [] ? null : max($nursery), $setups, $cheapest, $boughtEach, $advice, self::roomCosts($advice, $results));
     }
 
     /**
@@ -78,6 +80,18 @@ final readonly class Comparison
         $fair = array_filter($standings, fn (Standing $standing): bool => $standing->qualifies());
 
         return array_map(fn (Standing $standing): SetupResult => $standing->result, $fair ?: $standings);
+    }
+
+    /** @param  array<string, SetupResult>  $results */
+    private static function roomCosts(?Advice $advice, array $results): ?float
+    {
+        if ($advice === null || ! $advice->qualifies) {
+            return null;
+        }
+        $crowded = array_filter($results, fn (SetupResult $result): bool => $result->isFair() && $result->crowded_days > SetupTotals::BEARABLE_DAYS);
+        $more = $crowded === [] ? 0.0 : $advice->cost - min(array_column($crowded, 'fill_cost'));
+
+        return $more > self::SAME ? $more : null;
     }
 
     /**

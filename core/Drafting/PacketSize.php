@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Drafting;
 
 use JollyPenny\Core\Catalogue\CatalogueFile;
+use JollyPenny\Core\Catalogue\Raising;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 
 /**
@@ -47,7 +48,7 @@ final readonly class PacketSize
     /** The size that costs least for so many plants, in whole packets; of the same price the usual one. */
     public static function cheapestFor(SpeciesFacts $facts, int $wanted): self
     {
-        $need = $wanted * self::SEEDS_A_PLANT[$facts->bedSowOffsetDays === null || $facts->tender ? 'cell' : 'bed'];
+        $need = $wanted * self::SEEDS_A_PLANT[in_array($facts->raising, [Raising::Root, Raising::Cell], true) && $facts->bedSowOffsetDays !== null && ! $facts->tender ? 'bed' : 'cell'];
         $best = null;
         foreach (self::of($facts) as $size) {
             $cost = ceil($need / $size->seeds) * $size->price;

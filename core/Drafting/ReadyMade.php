@@ -27,6 +27,14 @@ final readonly class ReadyMade
     /** Later than this, what is sown in the bed is eaten or overgrown; hardy seed waits for the soil to warm. Common practice, no source. */
     private const UP_WITHIN_DAYS = ['tender' => 30, 'hardy' => 80];
 
+    /** Ready so long after its day, it has bolted or has no summer left (as in Soundness). */
+    private const TOO_LATE_DAYS = ['tender' => 14, 'hardy' => 35];
+
+    /** A plant goes out of its jug or from under its fleece young (catalogue/methods.json). */
+    private const JUG_SHARE = 0.6;
+
+    private const UNDER_FLEECE_DAYS = 21;
+
     /** In a warmer bed, what does not stand heat fails. Common practice, no source. */
     private const HOT_BED_C = 24.0;
 
@@ -125,7 +133,7 @@ final readonly class ReadyMade
         return match ($method) {
             Setup::NURSERY => ($crop->nursery ?? []) !== [],
             'bed', 'bed_row' => is_int($crop->bed_sow_offset_days ?? null) && $this->comesUpInTheBed($crop, $crop->bed_sow_offset_days),
-            'fleece_pots' => is_int($crop->outdoor_sow_offset_days ?? null),
+            'fleece_pots' => $this->isReadyInTime($crop, 'outside', self::UNDER_FLEECE_DAYS),
             'winter_jugs' => $this->belongsInJugs($crop),
             default => true,
         };
@@ -136,31 +144,57 @@ final readonly class ReadyMade
     {
         $sown = $crop->outdoor_sow_offset_days ?? null;
 
-        return is_int($sown) && $sown < 0 && ($crop->anchor ?? 'last_frost') === 'last_frost' && ! $this->isTender($crop);
+        $grows = (int) round(7 * self::JUG_SHARE * ($this->draft->factsOf($crop)->weeks ?? 0.0));
+
+        return is_int($sown) && $sown < 0 && ($crop->anchor ?? 'last_frost') === 'last_frost' && ! $this->isTender($crop)
+            && $this->isReadyInTime($crop, 'jugs', $grows);
     }
 
-    /** Where the temperature outdoors is known, and what the species makes of it: whether it is up in good time. */
-    private function comesUpInTheBed(stdClass $crop, int $offset): bool
+    /** Whether what is sown outdoors on its day is up, and has grown for so many days, before it is far too late. */
+    private function isReadyInTime(stdClass $crop, string $part, int $days): bool
     {
-        $outside = array_column($this->draft->rows('places'), null, 'id')[$this->draft->place('outside')] ?? null;
-        $celsius = $outside->temp_c ?? null;
+        $sown = $crop->outdoor_sow_offset_days ?? null;
+        if (! is_int($sown)) {
+            return false;
+        }
+        $bed = $this->seedbed($crop, $part);
+        $up = $bed?->sown($this->frostOf($crop)->number + $sown, 1.0)->days ?? 0;
+
+        return $sown + $up + $days <= Cell::whole($crop->plant_out_offset_days ?? 0) + self::TOO_LATE_DAYS[$this->isTender($crop) ? 'tender' : 'hardy'];
+    }
+
+    /** How the crop's seed comes up at a place outdoors; null where its temperature or the seed's answer to it is not known. */
+    private function seedbed(stdClass $crop, string $part): ?Seedbed
+    {
+        $celsius = array_column($this->draft->rows('places'), null, 'id')[$this->draft->place($part)]->temp_c ?? null;
         $table = array_map(
             fn (array $row): GerminationRow => new GerminationRow($row['temp_c'], $row['days'], $row['percent']),
             $this->draft->factsOf($crop)->germination ?? [],
         );
         if ($celsius === null || $table === []) {
+            return null;
+        }
+        $months = is_array($celsius) ? array_map(floatval(...), array_values(array_filter($celsius, is_numeric(...)))) : (float) Cell::text($celsius);
+
+        return new Seedbed($table, new Place($part, $part, $months, outdoors: true), null, null);
+    }
+
+    private function frostOf(stdClass $crop): Day
+    {
+        return Day::parse(Cell::text($this->draft->document->{$crop->anchor ?? 'last_frost'} ?? $this->draft->document->last_frost));
+    }
+
+    /** Where the temperature outdoors is known, and what the species makes of it: whether it is up in good time. */
+    private function comesUpInTheBed(stdClass $crop, int $offset): bool
+    {
+        $bed = $this->seedbed($crop, 'outside');
+        if ($bed === null) {
             return true;
         }
-        $frost = Day::parse(Cell::text($this->draft->document->{$crop->anchor ?? 'last_frost'} ?? $this->draft->document->last_frost));
-        $standsHeat = $this->draft->factsOf($crop)->standsHeat ?? true;
-        $months = is_array($celsius) ? array_map(floatval(...), array_values(array_filter($celsius, is_numeric(...)))) : (float) Cell::text($celsius);
-        $place = new Place('bed', 'Bed', $months, outdoors: true);
-        $bed = new Seedbed($table, $place, null, null);
-        if (! $standsHeat && ($place->airOn($frost->number + $offset) ?? 0.0) > self::HOT_BED_C) {
-            return false;
-        }
+        $sown = $this->frostOf($crop)->number + $offset;
+        $isHot = ($bed->airOn($sown) ?? 0.0) > self::HOT_BED_C && ! ($this->draft->factsOf($crop)->standsHeat ?? true);
 
-        return $bed->sown($frost->number + $offset, 1.0)->days <= self::UP_WITHIN_DAYS[$this->isTender($crop) ? 'tender' : 'hardy'];
+        return ! $isHot && $bed->sown($sown, 1.0)->days <= self::UP_WITHIN_DAYS[$this->isTender($crop) ? 'tender' : 'hardy'];
     }
 
     private function isTender(stdClass $crop): bool

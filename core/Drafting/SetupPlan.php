@@ -45,25 +45,25 @@ final readonly class SetupPlan
         $pots = $owned('containers');
         [$lit, $trays, $saved, $jugs] = [$things['lights'] !== [], in_array('cell72_heavy', $pots, true),
             in_array('big_tub', $pots, true), in_array('jug', $pots, true)];
-        $pot = $saved ? 'tub' : 'paper_pot';
         $methods = [
             Raising::Root->value => ['bed'],
             Raising::Bed->value => ['bed_row'],
             'hardy' => array_values(array_filter([$jugs ? 'winter_jugs' : null, $lit ? null : 'bed'])),
-            Raising::Pot->value => [$pot],
-            Raising::Cool->value => [$pot],
-            Raising::Clump->value => [$saved ? 'clump' : $pot],
+            // A tub from the bin holds a plant as big as a shop's, which a pot of newspaper does not.
+            Raising::Pot->value => ['tub'],
+            Raising::Cool->value => ['tub'],
+            Raising::Clump->value => [$saved ? 'clump' : 'paper_pot'],
             Raising::Blanket->value => ['onion_blanket'],
-            Raising::Cell->value => [$trays ? 'cells_out' : ($saved ? 'thick_sixpack' : $pot)],
+            Raising::Cell->value => [$trays ? 'cells_out' : ($saved ? 'thick_sixpack' : 'paper_pot')],
             Raising::Heat->value => [match (true) {
                 $trays => 'cells_potted',
                 $saved => 'thick_pricked',
-                default => $things['mats'] === [] ? $pot : 'paper_mat',
+                default => $things['mats'] === [] ? 'tub' : 'final_pot',
             }],
-            'else' => [$trays ? 'cells_potted' : ($saved ? 'thick_pricked' : $pot)],
+            'else' => [$trays ? 'cells_potted' : ($saved ? 'thick_pricked' : 'tub')],
         ];
 
         return new self('With what you have', array_filter($methods), $things,
-            new Means($lit, $things['mats'] !== [], false, $saved ? 'big_tub' : 'newspaper', 'starter'));
+            new Means($lit, $things['mats'] !== [], false, 'big_tub', 'starter'));
     }
 }

@@ -41,6 +41,12 @@ final class Seedbed
         $this->best = TemperatureResponse::best($table);
     }
 
+    /** Air of a day where it stands, °C. */
+    public function airOn(int $day): ?float
+    {
+        return $this->place->airOn($day);
+    }
+
     /** The fewest days in which it is up in the warmth it likes best: those of the table's shortest row. */
     public function shortestDays(float $emergenceFactor): int
     {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\Soundness;
 use JollyPenny\Core\Results\SeasonCosting;
 use Tests\Seasons;
@@ -99,4 +100,30 @@ it('counts what is paid at the till over the years, whole packs first', function
         ->and($years->seasons[2]->till_cumulative - $years->seasons[1]->till_cumulative)
         ->toBeNear($years->seasons[2]->running + $years->seasons[2]->durable)
         ->and($first)->toBeGreaterThan($years->seasons[0]->cumulative);
+});
+
+it('gives what nobody sells a price of its own, and says what room costs', function () {
+    $file = Seasons::demo();
+    $season = Seasons::read($file);
+    $comparison = Comparison::of(new SeasonCosting($season));
+    foreach ((new SeasonCosting($season))->result()['setups'] as $i => $result) {
+        $unsold = array_filter($result->crops, fn ($crop) => $crop->grown && $crop->buy_cost === null);
+        $each = $unsold === [] ? null : array_sum(array_column($unsold, 'cost')) / array_sum(array_column($unsold, 'useful'));
+        expect($comparison->setups[$i]->unsold_each)->toBe($each, $result->id);
+    }
+    $crowded = array_filter((new SeasonCosting($season))->result()['setups'], fn ($one) => $one->crowded_days > 3 && $one->isFair());
+    $cheapest = min(array_column($crowded, 'fill_cost') ?: [INF]);
+    expect($comparison->room_costs)->toBe($comparison->advice->cost > $cheapest ? $comparison->advice->cost - $cheapest : null);
+    // A sill that is crowded, to which no lamp can be added, beside buying.
+    $file['setups'] = array_values(array_filter($file['setups'], fn (array $setup) => in_array($setup['id'], ['kit', 'nursery'], true)));
+    foreach ($file['crops'] as $c => $crop) {
+        $file['crops'][$c]['nursery'] = array_column($file['nursery'], 'id');
+    }
+    foreach (array_keys($file['nursery']) as $offer) {
+        $file['nursery'][$offer]['price'] *= 3;
+    }
+    $two = Comparison::of(new SeasonCosting(Seasons::read($file)));
+    $results = array_column((new SeasonCosting(Seasons::read($file)))->result()['setups'], null, 'id');
+    expect($results['kit']->crowded_days)->toBeGreaterThan(3)->and($two->advice->setup)->toBe('nursery')
+        ->and($two->room_costs)->toBeNear($results['nursery']->fill_cost - $results['kit']->fill_cost, 1e-9);
 });

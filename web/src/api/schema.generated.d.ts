@@ -2605,6 +2605,8 @@ export interface components {
             };
             /** @description what the set-up that stands first comes down to */
             advice: components["schemas"]["Advice"] | null;
+            /** @description money that it costs more, to fill the list, than the cheapest crowded set-up; null where none is cheaper */
+            room_costs: number | null;
         };
         /** @description One set-up of a comparison. *\/ */
         ComparedSetup: {
@@ -2632,6 +2634,8 @@ export interface components {
                 code: string;
                 crops: number;
             }[];
+            /** @description money for one plant of the grown crops that no nursery sells; null where there are none */
+            unsold_each: number | null;
             /** @description lasting things it does not have yet */
             to_buy: {
                 name: string;

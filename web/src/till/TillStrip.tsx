@@ -28,7 +28,9 @@ const STILL = { coin: 5e-5, money: 5e-4, kwh: 0.05 };
 
 /** The strip of receipt that answers the one question, and says what the last change did to it. */
 export function TillStrip({ till, last, explain, where }: Props) {
-  const currency = useOnScreen()?.season.currency ?? 'USD';
+  const season = useOnScreen()?.season;
+  const currency = season?.currency ?? 'USD';
+  const lost = season === undefined || season.mishap <= 0 ? null : Math.round(1 / season.mishap);
   const move = last?.move;
   const change = (by: number | null | undefined): string | null =>
     by == null || Math.abs(by) < STILL.money ? null : moneyChange(by, currency);
@@ -74,7 +76,9 @@ export function TillStrip({ till, last, explain, where }: Props) {
             {till.per_finished_low !== null && till.per_finished_high !== null && (
               <span className={s.tillRange} data-test="till-range">
                 , most seasons {range(till.per_finished_low, till.per_finished_high, currency)}
-                {till.per_finished !== null && till.per_finished > till.per_finished_high && '; it counts the rare bad ones too'}
+                {till.per_finished !== null &&
+                  till.per_finished > till.per_finished_high &&
+                  (lost === null ? '; it counts the rare bad ones too' : `; it counts that 1 tray in ${lost} is lost whole`)}
               </span>
             )}
           </dt>

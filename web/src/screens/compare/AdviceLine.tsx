@@ -38,6 +38,8 @@ export function AdviceLine({ compared, season }: { compared: Compared['compariso
       {trip}; growing saves {cash(advice.saves)} against buying the same plants
       {advice.p_keep === null ? '' : `, and something in ${odds(advice.p_keep).replace(' in 100', ' of 100')} seasons`}.
       {advice.payback_season === null || !buys ? '' : ` ${paidBack(advice.payback_season)}`}
+      {compared.room_costs !== null &&
+        ` Room for all of it costs ${cash(compared.room_costs)} more than the cheapest crowded set-up.`}
       <Short advice={advice} />
     </p>
   );

@@ -49,6 +49,10 @@ const rows = (season: Season, wanted: number): Row[] => {
           ? null
           : range(r.per_finished_low, r.per_finished_high, season.currency),
     },
+    {
+      name: 'One of the plants nobody sells',
+      cell: (_, c) => (c.unsold_each === null ? null : money(c.unsold_each, season.currency, true)),
+    },
     { name: 'Whole list, replacements included', figure: 'fill_cost', cell: (r) => cash(r.fill_cost) },
     { name: 'Cash now', figure: 'cash_now', cell: (r) => cash(r.cash_now) },
     {

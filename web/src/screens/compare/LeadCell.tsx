@@ -1,12 +1,12 @@
 import { clsx } from 'clsx';
-import { useState } from 'react';
-import { answered, client, words } from '../../api/client';
 import type { Compared, Season, SetupResult } from '../../api/types';
+import { Progress } from '../../season/Progress';
 import { useStore } from '../../season/SeasonContext';
 import { useAsk } from '../../shell/AskContext';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
 import { moreOf } from './AdviceLine';
+import { useNewSetup } from './useNewSetup';
 import s from './compare.module.css';
 
 interface Props {
@@ -91,6 +91,9 @@ export function LacksCell({ season, result, compared, here, price, allShort }: P
           ▲ {LACKS[code]?.(crops) ?? code}
         </small>
       ))}
+      {result.crowded_days > BEARABLE_DAYS && (
+        <MakeRoom setup={compared.id} name={season.setups.find(({ id }) => id === compared.id)?.name ?? ''} />
+      )}
       {compared.fitted !== null && <MakeItFit season={season} setup={compared.id} fitted={compared.fitted} />}
     </td>
   );
@@ -100,23 +103,43 @@ type Fitted = NonNullable<Compared['comparison']['setups'][number]['fitted']>;
 
 /** What it comes to with lamps and mats enough, and the way to have it beside. */
 function MakeItFit({ season, setup, fitted }: { season: Season; setup: string; fitted: Fitted }) {
-  const store = useStore();
-  const [why, setWhy] = useState<string | null>(null);
-  const add = () => {
-    setWhy(null);
-    const request = { params: { path: { season: store.id } }, body: { fit: setup } };
-    store
-      .run('a set-up made to fit', () => answered(client.POST('/api/seasons/{season}/setups', request)))
-      .then((state) => state.added && store.show(state.added))
-      .catch((error: unknown) => setWhy(words(error)));
-  };
+  const { add, why } = useNewSetup();
   return (
     <small className={s.fit}>
       {money(fitted.per_wanted, season.currency, true)} {moreOf(fitted)}
       {fitted.crowded_days > 0 ? ', still short of room' : ''}
-      <button type="button" className="plain" data-fit={setup} onClick={add}>
+      <button type="button" className="plain" data-fit={setup} onClick={() => void add({ fit: setup })}>
         Put it beside
       </button>
+      {why !== null && (
+        <span className="trouble" role="alert">
+          {why}
+        </span>
+      )}
+    </small>
+  );
+}
+
+/** The same set-up with what gives way bought, or sown where it grows: room first, then the price. */
+function MakeRoom({ setup, name }: { setup: string; name: string }) {
+  const { id } = useStore();
+  const { mix, busy, why, work, ended } = useNewSetup();
+  return (
+    <small className={s.fit}>
+      {work === null ? (
+        <button
+          type="button"
+          className="plain"
+          data-make-room={setup}
+          disabled={busy}
+          aria-label={`Make room in ${name}: buy what gives way, or sow it in the bed`}
+          onClick={() => void mix(setup)}
+        >
+          Make room: buy or sow in the bed what gives way
+        </button>
+      ) : (
+        <Progress season={id} begun={work} ended={ended} />
+      )}
       {why !== null && (
         <span className="trouble" role="alert">
           {why}
