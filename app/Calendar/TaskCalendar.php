@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Calendar;
 
+use App\Models\LogRow;
 use App\Seasons\KeptSeason;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Tasks\Task;
@@ -31,7 +32,7 @@ final readonly class TaskCalendar
             $calendar->{'REFRESH-INTERVAL'}['VALUE'] = 'DURATION';
         }
         $stamp = ($kept->model->updated_at ?? now())->utc()->format('Ymd\THis\Z');
-        foreach ((new Tasks($kept->costing->books($setup)))->all() as $task) {
+        foreach ((new Tasks($kept->lived($setup, LogRow::book($kept->model->id))))->all() as $task) {
             self::add($calendar, $task, $kept, $setup, $stamp);
         }
 

@@ -34,7 +34,7 @@ final class LogRow extends Model
         return array_map(fn (\stdClass $row): LogEntry => new LogEntry(
             $row->token, Day::parse($row->day), $row->at, LogKind::from($row->kind), $row->crop, $row->tray, $row->first_row, $row->row_count,
             $row->count, $row->seeds, $row->amount === null ? null : (float) $row->amount, $row->unit, LossCause::tryFrom((string) $row->cause), $row->job,
-            $row->until_day === null ? null : Day::parse($row->until_day), $row->corrects, $row->note,
+            $row->until_day === null ? null : Day::parse($row->until_day), $row->corrects, $row->note, $row->waited,
         ), $rows);
     }
 
@@ -55,7 +55,7 @@ final class LogRow extends Model
             'season_id' => $season, 'token' => $entry->id, 'day' => $entry->on->format(), 'written_at' => $entry->at, 'kind' => $entry->kind->value,
             'crop' => $entry->crop, 'tray' => $entry->tray, 'first_row' => $entry->row, 'row_count' => $entry->rows, 'count' => $entry->count,
             'seeds' => $entry->seeds, 'amount' => $entry->amount, 'unit' => $entry->unit, 'cause' => $entry->cause?->value, 'job' => $entry->job,
-            'until_day' => $entry->until?->format(), 'corrects' => $entry->corrects, 'note' => $entry->note,
+            'until_day' => $entry->until?->format(), 'corrects' => $entry->corrects, 'note' => $entry->note, 'waited' => $entry->waited,
         ], $entries);
         $new = 0;
         foreach (array_chunk($rows, 500) as $some) {

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Seasons;
 
 use App\Models\Season;
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Log\LogBook;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Season as SeasonFile;
+use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\State\LivedSeason;
 use stdClass;
 
 /** A season as it is kept: its model, its document, and the core's reading of that. */
@@ -18,6 +22,12 @@ final readonly class KeptSeason
     public function __construct(public Season $model, public stdClass $document, public SeasonFile $file)
     {
         $this->costing = new SeasonCosting($file);
+    }
+
+    /** A set-up's books as they go on from what was sown. */
+    public function lived(Setup $setup, LogBook $log): SetupBooks
+    {
+        return LivedSeason::books($this->costing, $setup, $log);
     }
 
     /** What is kept has passed the checks. */

@@ -24,7 +24,7 @@ final readonly class Reckoned
 
     public static function of(KeptSeason $kept, Setup $setup): self
     {
-        return new self($kept, $setup, LogRow::book($kept->model->id), DeviceReports::offers($kept, $setup));
+        return new self($kept, $setup, LogRow::book($kept->model->id)->inSetup($kept->costing->books($setup)), DeviceReports::offers($kept, $setup));
     }
 
     public function cameTo(): CameTo

@@ -4,16 +4,24 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Log;
 
+use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\LogEntry;
 use JollyPenny\Core\Season\LogKind;
+use JollyPenny\Core\Season\Pattern;
+use JollyPenny\Core\State\PlantLedger;
 
 /**
  * What the log says once corrections are made: an entry that is corrected stands no longer, the one that corrects it stands in its
- * place; what is taken back is gone, unless that was taken back again. In the order of the days, then as it was written down, so that
- * two hands who write at once come to the same whichever is heard first.
+ * place, on its day; of several that correct one the last written stands alone; what is taken back is gone, unless that was taken back again.
+ * In the order of the days, then as it was written down, so that two hands who write at once come to the same whichever is
+ * heard first.
  */
 final readonly class LogBook
 {
+    /** The job of an entry by which its owner says that the season is over. */
+    public const OVER = 'season-over';
+
     /** @var list<LogEntry> what stands, in its order */
     public array $entries;
 
@@ -23,8 +31,17 @@ final readonly class LogBook
     /** @var array<array-key, LogEntry> the last that stands, by job */
     public array $byJob;
 
-    /** @param  list<LogEntry>  $all  as written, in any order */
-    public function __construct(public array $all)
+    /** @var array<array-key, PlantLedger> by crop */
+    private array $ledgers;
+
+    /** @var array<string, string> what cannot be, by the entry that says it */
+    public array $marked;
+
+    /**
+     * @param  list<LogEntry>  $all  as written, in any order
+     * @param  array<array-key, array{bool, ?int}>  $crops  whether a crop is raised one by one, and from which day on it is finished
+     */
+    public function __construct(public array $all, private array $crops = [])
     {
         $entries = self::standing($all);
         $byCrop = $byJob = [];
@@ -37,6 +54,50 @@ final readonly class LogBook
             }
         }
         [$this->entries, $this->byCrop, $this->byJob] = [$entries, $byCrop, $byJob];
+        $ledgers = $marked = [];
+        foreach ($byCrop as $crop => $some) {
+            $ledgers[$crop] = $this->emptyLedger((string) $crop);
+            foreach ($some as $entry) {
+                $why = $ledgers[$crop]->apply($entry);
+                $why === null ?: $marked[$entry->id] = $why;
+            }
+        }
+        [$this->ledgers, $this->marked] = [$ledgers, $marked];
+    }
+
+    /** The same log, read with what a set-up says of its crops: which are counted one by one, and from when on they are grown. */
+    public function inSetup(SetupBooks $books): self
+    {
+        $crops = [];
+        foreach ($books->plans as $plan) {
+            $last = $plan->stages[count($plan->stages) - 1];
+            $sown = $this->crop($plan->crop->id)->sown_on;
+            $late = $sown === null ? 0 : Day::parse($sown)->number - $plan->sowOn();
+            $crops[$plan->crop->id] = [$plan->method->pattern === Pattern::PerSite, count($plan->stages) < 2 ? null : $last->start + $late];
+        }
+
+        return new self($this->all, $crops);
+    }
+
+    /** Why an entry cannot be, as things stand with those before it; null where it can. */
+    public function whyNot(LogEntry $entry): ?string
+    {
+        if ($entry->crop === null || $entry->kind === LogKind::Undo || $entry->corrects !== null) {
+            // A correction or a taking back is never refused; what it makes impossible is marked.
+            return null;
+        }
+
+        return (new self([...$this->all, $entry], $this->crops))->marked[$entry->id] ?? null;
+    }
+
+    public function isOver(): bool
+    {
+        return isset($this->byJob[self::OVER]);
+    }
+
+    private function emptyLedger(string $crop): PlantLedger
+    {
+        return new PlantLedger(...($this->crops[$crop] ?? [false, null]));
     }
 
     /**
@@ -46,12 +107,9 @@ final readonly class LogBook
      */
     public function crop(string $crop, array $trays = []): RowFacts
     {
-        $entries = $this->byCrop[$crop] ?? [];
+        $ledger = $this->ledgers[$crop] ?? $this->emptyLedger($crop);
 
-        return RowFacts::of($trays === [] ? $entries : array_values(array_filter(
-            $entries,
-            fn (LogEntry $entry): bool => in_array($entry->tray, $trays, true),
-        )));
+        return $trays === [] ? RowFacts::of($ledger, $this->isOver()) : RowFacts::inTrays($ledger, $trays);
     }
 
     /** The day of the first entry; null where nothing is written down yet. */
@@ -75,18 +133,64 @@ final readonly class LogBook
      */
     private static function standing(array $all): array
     {
-        usort($all, self::before(...));
+        usort($all, self::written(...));
         $byId = array_column($all, null, 'id');
-        // Written later, so it has the last word on what it corrects, and that is settled first.
-        $corrected = [];
-        for ($i = count($all) - 1; $i >= 0; $i--) {
-            $entry = $all[$i];
-            if ($entry->corrects !== null && isset($byId[$entry->corrects]) && ! isset($corrected[$entry->id])) {
-                $corrected[$entry->corrects] ??= $entry;
+        $undone = self::undone($all, $byId);
+        $last = [];
+        foreach ($all as $entry) {
+            if ($entry->kind === LogKind::Undo) {
+                continue;
+            }
+            if (! isset($undone[$entry->id])) {
+                // Written last, it stands alone in the place of all before it.
+                $last[self::original($entry, $byId)->id] = $entry;
+            }
+        }
+        $standing = [];
+        foreach ($last as $root => $entry) {
+            $back = $undone[$root] ?? null;
+            // What was taken back after its last correction is gone, whichever of the two was taken back.
+            if ($back === null || self::written($back, $entry) < 0) {
+                $standing[] = [$byId[$root], $entry];
+            }
+        }
+        usort($standing, fn (array $a, array $b): int => self::before($a[0], $b[0]));
+
+        return array_map(fn (array $one): LogEntry => $one[1], $standing);
+    }
+
+    /**
+     * What was taken back, by what takes it back last; an undo that was taken back itself does not count.
+     *
+     * @param  list<LogEntry>  $all  as written
+     * @param  array<array-key, LogEntry>  $byId
+     * @return array<array-key, LogEntry>
+     */
+    private static function undone(array $all, array $byId): array
+    {
+        $undone = [];
+        foreach (array_reverse($all) as $entry) {
+            if ($entry->kind === LogKind::Undo && $entry->corrects !== null && isset($byId[$entry->corrects]) && ! isset($undone[$entry->id])) {
+                $undone[$entry->corrects] ??= $entry;
             }
         }
 
-        return array_values(array_filter($all, fn (LogEntry $entry): bool => $entry->kind !== LogKind::Undo && ! isset($corrected[$entry->id])));
+        return $undone;
+    }
+
+    /** @param  array<array-key, LogEntry>  $byId */
+    private static function original(LogEntry $entry, array $byId): LogEntry
+    {
+        for ($seen = []; $entry->corrects !== null && isset($byId[$entry->corrects]) && ! isset($seen[$entry->id]); $entry = $byId[$entry->corrects]) {
+            $seen[$entry->id] = true;
+        }
+
+        return $entry;
+    }
+
+    private static function written(LogEntry $a, LogEntry $b): int
+    {
+        return [$a->at, $a->id] <=> [$b->at, $b->id];
     }
 
     private static function before(LogEntry $a, LogEntry $b): int

@@ -4,26 +4,24 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Log;
 
-use JollyPenny\Core\Season\LogEntry;
-use JollyPenny\Core\Season\LogKind;
+use JollyPenny\Core\State\PlantLedger;
 
-/**
- * What is known of a crop (or of its rows in some trays). A count says how many there are; a loss, a gift, a sale or planting out
- * takes off from there. Counts of several trays stand side by side.
- */
+/** What is known of a crop, or of its rows in some trays, by the law of plants (docs/after.md). */
 final readonly class RowFacts
 {
     /**
      * @param  ?string  $sown_on  first day of sowing; null where none is written down
      * @param  int  $sites  sown
      * @param  int  $seeds  sown
-     * @param  ?int  $up  counted last, in all trays that were counted; null where none was
+     * @param  ?int  $up  the most that ever was up; null where nothing was counted
      * @param  ?string  $counted_on  day of the last count of what is up
      * @param  int  $up_of  sites sown in the trays that were counted
-     * @param  ?int  $alive  now, by counts and losses; null before anything is counted
+     * @param  ?int  $alive  stands there now; null before anything is counted
      * @param  int  $lost  after it was up, of all causes
      * @param  list<array{cause: string, count: int}>  $causes
-     * @param  int  $finished  planted, given, sold and composted
+     * @param  int  $bought  plants, to replace what failed
+     * @param  int  $finished  planted, and given or sold grown
+     * @param  int  $gone  planted, given, sold and composted
      */
     private function __construct(
         public ?string $sown_on,
@@ -39,64 +37,53 @@ final readonly class RowFacts
         public int $given,
         public int $sold,
         public int $composted,
+        public int $bought,
         public int $finished,
+        public int $gone,
     ) {
     }
 
-    /** @param  list<LogEntry>  $entries  that stand, in their order */
-    public static function of(array $entries): self
+    /** @param  bool  $isOver  whether its owner said that the season is over: what is left then is composted */
+    public static function of(PlantLedger $ledger, bool $isOver): self
     {
-        $sownOn = $countedOn = $moved = null;
-        $seeds = $lost = 0;
-        $sites = $up = $alive = $causes = [];
-        $gone = array_fill_keys(['planted', 'given', 'sold', 'composted'], 0);
-        foreach ($entries as $entry) {
-            $tray = $entry->tray ?? '';
-            $count = $entry->count ?? 0;
-            if ($entry->kind === LogKind::Sown) {
-                $sownOn ??= $entry->on->format();
-                $sites[$tray] = ($sites[$tray] ?? 0) + $count;
-                $seeds += $entry->seeds ?? 0;
-            } elseif ($entry->kind->isCount() && $entry->count !== null) {
-                if ($entry->kind === LogKind::Up) {
-                    $up[$tray] = $count;
-                    $countedOn = $entry->on->format();
-                }
-                // A move empties what they stood in before; what is moved by the same job stands side by side.
-                $move = $entry->kind->isMove() ? $entry->job ?? $entry->kind->value : null;
-                $alive = $tray === '' || ($move !== null && $move !== $moved) ? [$tray => $count] : [...$alive, $tray => $count];
-                $moved = $move ?? $moved;
-            } elseif ($entry->kind->leaves()) {
-                $left = $alive[$tray] ?? null;
-                $from = $left === null ? array_key_first($alive) : $tray;
-                $from === null ?: $alive[$from] = max(0, $alive[$from] - $count);
-                if ($entry->kind === LogKind::Lost) {
-                    $lost += $count;
-                    $cause = $entry->cause->value ?? 'other';
-                    $causes[$cause] = ($causes[$cause] ?? 0) + $count;
-                } else {
-                    $gone[$entry->kind->value] = ($gone[$entry->kind->value] ?? 0) + $count;
-                }
+        $left = $isOver ? (int) $ledger->standing() : 0;
+        // A count of the whole crop, not of a tray, is of all that was sown.
+        $of = isset($ledger->upIn['']) ? $ledger->allSown() : array_sum(array_intersect_key($ledger->sown, $ledger->upIn));
+
+        return self::sum($ledger, array_keys($ledger->gone), $ledger->sownOn, $ledger->allSown(), $ledger->seeds, $ledger->up, $of,
+            $ledger->there === null ? null : (int) $ledger->standing() - $left, $left);
+    }
+
+    /** @param  list<string>  $trays  letters */
+    public static function inTrays(PlantLedger $ledger, array $trays): self
+    {
+        $here = array_flip($trays);
+        [$sown, $up] = [array_intersect_key($ledger->sown, $here), array_intersect_key($ledger->upIn, $here)];
+        $there = array_intersect_key($ledger->there ?? [], $here);
+
+        return self::sum($ledger, $trays, $sown === [] ? null : $ledger->sownOn, array_sum($sown), array_sum(array_intersect_key($ledger->seedsIn, $here)),
+            $up === [] ? null : array_sum($up), array_sum(array_intersect_key($sown, $up)), $ledger->there === null || ($there === [] && $up === [])
+            ? null : array_sum($there), 0);
+    }
+
+    /** @param  list<array-key>  $rows */
+    private static function sum(PlantLedger $ledger, array $rows, ?string $sownOn, int $sites, int $seeds, ?int $up, int $upOf, ?int $alive, int $left): self
+    {
+        $gone = array_fill_keys(['planted', 'given', 'sold', 'composted', 'lost'], 0);
+        $causes = [];
+        foreach ($rows as $row) {
+            foreach ($ledger->gone[$row] ?? [] as $kind => $n) {
+                $gone[$kind] += $n;
+            }
+            foreach ($ledger->causes[$row] ?? [] as $cause => $n) {
+                $causes[$cause] = ($causes[$cause] ?? 0) + $n;
             }
         }
-        $counted = array_intersect_key($sites, $up);
+        $composted = $gone['composted'] + $left;
 
-        return new self(
-            $sownOn,
-            array_sum($sites),
-            $seeds,
-            $up === [] ? null : array_sum($up),
-            $countedOn,
-            // A count of the whole crop, not of a tray, is of all that was sown.
-            isset($up['']) ? array_sum($sites) : array_sum($counted),
-            $alive === [] ? null : array_sum($alive),
-            $lost,
+        return new self($sownOn, $sites, $seeds, $up, $ledger->countedOn, $upOf, $alive, $gone['lost'],
             array_map(fn (string $cause, int $n): array => ['cause' => $cause, 'count' => $n], array_keys($causes), array_values($causes)),
-            $gone['planted'],
-            $gone['given'],
-            $gone['sold'],
-            $gone['composted'],
-            array_sum($gone),
-        );
+            $gone['planted'], $gone['given'], $gone['sold'], $composted, $ledger->bought, $ledger->finished,
+            $gone['planted'] + $gone['given'] + $gone['sold'] + $composted);
     }
 }

@@ -105,11 +105,11 @@ final readonly class Beliefs
         foreach ($this->books->plans as $plan) {
             $facts = $this->log->crop($plan->crop->id);
             // Over, so that it is known: what is given away or too many has lived.
-            if ($facts->up !== null && $facts->alive === 0 && $facts->finished + $facts->lost > 0) {
+            if ($facts->up !== null && $facts->alive === 0 && $facts->gone + $facts->lost > 0) {
                 $id = $plan->method->id;
                 $methods[$id] = $plan->method;
-                $counts[$id][0] = ($counts[$id][0] ?? 0) + min($facts->up, $facts->finished);
-                $counts[$id][1] = ($counts[$id][1] ?? 0) + min($facts->up, $facts->finished + $facts->lost);
+                $counts[$id][0] = ($counts[$id][0] ?? 0) + min($facts->up, $facts->gone);
+                $counts[$id][1] = ($counts[$id][1] ?? 0) + min($facts->up, $facts->gone + $facts->lost);
             }
         }
         $beliefs = [];

@@ -39,6 +39,8 @@ final class Reckoning
         'trayware' => ['trayware', 'price'], 'light' => ['lights', 'price'], 'mat' => ['mats', 'price'], 'appliance' => ['appliances', 'price'],
         'gear' => ['gear', 'price'], 'nursery' => ['nursery', 'price']];
 
+    private readonly LogBook $log;
+
     /**
      * @param  list<Purchase>  $purchases
      * @param  list<array{path: non-empty-list<string>, real: float}>  $measured  by devices, that differ from the plan
@@ -46,10 +48,11 @@ final class Reckoning
     public function __construct(
         private readonly Season $season,
         private readonly Setup $setup,
-        private readonly LogBook $log,
+        LogBook $log,
         private readonly array $purchases,
         private readonly array $measured,
     ) {
+        $this->log = $log->inSetup((new SeasonCosting($season))->books($setup));
     }
 
     public function cameTo(): CameTo
@@ -230,7 +233,7 @@ final class Reckoning
     /** Nothing of it stands any more. */
     private static function isOver(RowFacts $facts): bool
     {
-        return $facts->alive === 0 && $facts->finished + $facts->lost > 0;
+        return $facts->alive === 0 && $facts->gone + $facts->lost > 0;
     }
 
     /** @param  list<BridgeStep>  $steps */

@@ -20,6 +20,7 @@ final readonly class LogEntry
      * @param  ?float  $amount  used of something, or a reading, in `unit`
      * @param  ?string  $job  the job of the season this was
      * @param  ?Day  $until  to which day a job is put off
+     * @param  bool  $waited  on a device that was away: kept also where it cannot be, and shown until it is put right
      * @param  ?string  $corrects  id of the entry in whose place this one stands, or which it takes back
      */
     public function __construct(
@@ -40,6 +41,7 @@ final readonly class LogEntry
         public ?Day $until = null,
         public ?string $corrects = null,
         public string $note = '',
+        public bool $waited = false,
     ) {
     }
 }

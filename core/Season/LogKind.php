@@ -8,6 +8,7 @@ namespace JollyPenny\Core\Season;
 enum LogKind: string
 {
     case Sown = 'sown';
+    case Bought = 'bought';
     case Up = 'up';
     case Thinned = 'thinned';
     case PrickedOut = 'pricked_out';

@@ -51,8 +51,11 @@ final readonly class Jobs
     /** @var list<TrayPicture> */
     public array $trays;
 
-    public function __construct(private SetupBooks $books, private LogBook $log)
+    private LogBook $log;
+
+    public function __construct(private SetupBooks $books, LogBook $log)
     {
+        $this->log = $log = $log->inSetup($books);
         $this->catalogue = new Catalogue;
         $this->session = new Session($books);
         $facts = $shift = [];

@@ -43,8 +43,11 @@ final class Trays
 
     private readonly bool $labelRow;
 
-    public function __construct(private readonly SetupBooks $books, private readonly LogBook $log, private readonly Catalogue $catalogue = new Catalogue)
+    private readonly LogBook $log;
+
+    public function __construct(private readonly SetupBooks $books, LogBook $log, private readonly Catalogue $catalogue = new Catalogue)
     {
+        $this->log = $log->inSetup($books);
         $options = $books->season()->meta->{self::OPTIONS} ?? null;
         $this->labelRow = $options instanceof stdClass && ($options->label_row ?? false) === true;
         foreach ($books->plans as $order => $plan) {
@@ -270,7 +273,7 @@ final class Trays
         }
         $facts = $this->log->crop($run->plan->crop->id);
 
-        return $facts->alive === 0 && $facts->finished + $facts->lost > 0;
+        return $facts->alive === 0 && $facts->gone + $facts->lost > 0;
     }
 
     private function depth(string $species): float

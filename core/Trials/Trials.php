@@ -62,7 +62,7 @@ final readonly class Trials
             if ($facts->up === null) {
                 continue;
             }
-            $lived = min($facts->up, ($facts->alive ?? 0) + $facts->finished);
+            $lived = min($facts->up, ($facts->alive ?? 0) + $facts->gone);
             $of += $measure === TrialMeasure::Up ? $facts->up_of : $facts->up;
             $came += $measure === TrialMeasure::Up ? min($facts->up, $facts->up_of) : $lived;
             // By the plan, what is sown in these rows costs its part of the crop.

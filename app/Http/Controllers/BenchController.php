@@ -35,7 +35,9 @@ final class BenchController
     {
         [$kept, $row] = $this->find($season, $setup);
 
-        return Json::of(Bench::of($kept->costing->books($row), LogRow::book($season)));
+        $log = LogRow::book($season);
+
+        return Json::of(Bench::of($kept->lived($row, $log), $log));
     }
 
     #[OA\Get(

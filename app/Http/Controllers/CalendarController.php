@@ -50,13 +50,14 @@ final class CalendarController
     public function show(int $season, string $setup): JsonResponse
     {
         [$kept, $row] = $this->find($season, $setup);
-        $books = $kept->costing->books($row);
+        $log = LogRow::book($kept->model->id);
+        $books = $kept->lived($row, $log);
         $bench = BenchDays::of($books);
         $crowding = BenchDays::crowding($bench);
         $feed = CalendarFeed::query()->where('season_id', $kept->model->id)->where('setup', $row->id)->first();
 
         return Json::of([
-            'tasks' => (new Jobs($books, LogRow::book($kept->model->id)))->all(),
+            'tasks' => (new Jobs($books, $log))->all(),
             'timing' => (new Timing($books))->notes(),
             'bench' => $bench,
             'relief' => $crowding === [] ? [] : (new Reliefs($kept->file))->of($row, $crowding),

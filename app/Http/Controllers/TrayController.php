@@ -55,7 +55,7 @@ final class TrayController
         $log = LogRow::book($season);
         $last = $log->entries === [] ? null : $log->entries[count($log->entries) - 1]->on->format();
 
-        return Json::of(['jobs' => (new Jobs($kept->costing->books($row), $log))->all(), 'written' => count($log->entries), 'last_on' => $last]);
+        return Json::of(['jobs' => (new Jobs($kept->lived($row, $log), $log))->all(), 'written' => count($log->entries), 'last_on' => $last]);
     }
 
     #[OA\Get(
@@ -70,8 +70,9 @@ final class TrayController
     public function show(int $season, string $setup): JsonResponse
     {
         [$kept, $row] = $this->find($season, $setup);
-        $books = $kept->costing->books($row);
         $log = LogRow::book($season);
+        $books = $kept->lived($row, $log);
+        $log = $log->inSetup($books);
         $laid = new Trays($books, $log);
         $trays = $laid->pictures();
         $facts = [];
@@ -114,8 +115,9 @@ final class TrayController
             'columns' => ['required_if:do,columns', 'nullable', 'integer', 'between:1,100'],
         ]);
         [$kept, $row] = $this->find($season, $setup);
-        $books = $kept->costing->books($row);
-        $moves = new TrayMoves($books, (new Trays($books, LogRow::book($season)))->pictures());
+        $log = LogRow::book($season);
+        $books = $kept->lived($row, $log);
+        $moves = new TrayMoves($books, (new Trays($books, $log))->pictures());
         $now = now()->utc()->format('Y-m-d\TH:i:s\Z');
         try {
             $edits = match ($input['do']) {
@@ -151,9 +153,9 @@ final class TrayController
         $sheet = array_column(LabelSheet::all(), null, 'id')[$request->string('sheet')->value()]
             ?? throw ValidationException::withMessages(['sheet' => 'There is no such sheet. Choose one of the list.']);
         $request->validate(['used' => ['nullable', 'integer', 'between:0,'.($sheet->labelsOnPage() - 1)]]);
-        $books = $kept->costing->books($row);
-        $wanted = array_filter(explode(',', $request->string('trays')->value()));
         $log = LogRow::book($season);
+        $books = $kept->lived($row, $log);
+        $wanted = array_filter(explode(',', $request->string('trays')->value()));
         $trays = array_filter((new Trays($books, $log))->pictures(), fn (TrayPicture $tray): bool => $wanted === []
             || in_array($tray->id, $wanted, true));
         $pdf = (new LabelPdf(PublicAddress::root($request), $kept->model->id, $kept->file->units->value === 'us'))->of($sheet, Label::ofTrays(array_values($trays), $books, $log),
@@ -180,7 +182,7 @@ final class TrayController
     {
         $input = $request->validate(['on' => ['required', 'date_format:Y-m-d'], 'up' => ['nullable', 'integer', 'between:0,'.self::MOST_UP]]);
         [$kept, $row] = $this->find($season, $setup);
-        $facts = LogRow::book($season)->crop($crop);
+        $facts = LogRow::book($season)->inSetup($kept->costing->books($row))->crop($crop);
         $up = isset($input['up']) ? (int) $input['up'] : $facts->up;
         $sowings = new Sowings($kept->costing, $row);
         $of = $sowings->isCommunity($crop) ? $facts->seeds : $facts->sites;

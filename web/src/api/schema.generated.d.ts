@@ -2172,7 +2172,7 @@ export interface components {
                  * @description what it says
                  * @enum {unknown}
                  */
-                kind: "sown" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
+                kind: "sown" | "bought" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
                 /**
                  * @description crop id
                  * @default null
@@ -2240,6 +2240,11 @@ export interface components {
                  * @default
                  */
                 note: string;
+                /**
+                 * @description it waited on a device that was away
+                 * @default false
+                 */
+                waited: boolean;
             }[];
             meta?: Record<string, never>;
         };
@@ -2793,7 +2798,7 @@ export interface components {
         /** @enum {string} */
         TaskKind: "chill" | "wash" | "soak" | "fill" | "sow" | "drain" | "first_look" | "look" | "last_resow" | "cover_off" | "mat_off" | "stage" | "feed" | "plant_out" | "buy";
         /** @enum {string} */
-        LogKind: "sown" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
+        LogKind: "sown" | "bought" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
         /** @description Something about a crop's timing that a gardener would want to know. *\/ */
         TimingNote: {
             crop: string;
@@ -3439,10 +3444,7 @@ export interface components {
             /** @description narrow, written along, and cut with a point */
             stick: boolean;
         };
-        /**
-         * @description What is known of a crop (or of its rows in some trays). A count says how many there are; a loss, a gift, a sale or planting out
-         *     takes off from there. Counts of several trays stand side by side.
-         */
+        /** @description What is known of a crop, or of its rows in some trays, by the law of plants (docs/after.md). *\/ */
         RowFacts: {
             /** @description first day of sowing; null where none is written down */
             sown_on: string | null;
@@ -3450,13 +3452,13 @@ export interface components {
             sites: number;
             /** @description sown */
             seeds: number;
-            /** @description counted last, in all trays that were counted; null where none was */
+            /** @description the most that ever was up; null where nothing was counted */
             up: number | null;
             /** @description day of the last count of what is up */
             counted_on: string | null;
             /** @description sites sown in the trays that were counted */
             up_of: number;
-            /** @description now, by counts and losses; null before anything is counted */
+            /** @description stands there now; null before anything is counted */
             alive: number | null;
             /** @description after it was up, of all causes */
             lost: number;
@@ -3468,8 +3470,12 @@ export interface components {
             given: number;
             sold: number;
             composted: number;
-            /** @description planted, given, sold and composted */
+            /** @description plants, to replace what failed */
+            bought: number;
+            /** @description planted, and given or sold grown */
             finished: number;
+            /** @description planted, given, sold and composted */
+            gone: number;
         };
         /** @description What a trial came to. *\/ */
         TrialResult: {
@@ -4231,7 +4237,7 @@ export interface components {
              * @description what it says
              * @enum {unknown}
              */
-            kind: "sown" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
+            kind: "sown" | "bought" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
             /**
              * @description crop id
              * @default null
@@ -4299,6 +4305,11 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * @description it waited on a device that was away
+             * @default false
+             */
+            waited?: boolean;
         };
         Log: {
             entries: (components["schemas"]["LogEntry"] & {
