@@ -27,7 +27,7 @@ final readonly class CsvFile
         ]);
     }
 
-    private static function cell(string|int|float|null $value): string
+    private static function cell(string|int|float|bool|null $value): string
     {
         if (is_float($value)) {
             return rtrim(rtrim(number_format($value, 6, '.', ''), '0'), '.');

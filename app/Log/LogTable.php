@@ -26,7 +26,7 @@ final readonly class LogTable
 
     /**
      * @param  list<LogEntry>  $entries
-     * @return list<list<string|int|float|null>> the heading first
+     * @return list<list<string|int|float|bool|null>> the heading first
      */
     public static function rows(array $entries): array
     {
@@ -35,7 +35,7 @@ final readonly class LogTable
         $rows = [$columns];
         foreach ($entries as $entry) {
             $row = $writer->row($entry);
-            /** @var list<string|int|float|null> $cells */
+            /** @var list<string|int|float|bool|null> $cells */
             $cells = array_map(fn (string $column): mixed => $row->{$column} ?? '', $columns);
             $rows[] = $cells;
         }
@@ -77,11 +77,12 @@ final readonly class LogTable
         return $entries;
     }
 
-    private static function value(string $column, string $cell): string|int|float
+    private static function value(string $column, string $cell): string|int|float|bool
     {
         return match (true) {
             in_array($column, self::WHOLE, true) && preg_match('/^-?\d{1,9}$/', $cell) === 1 => (int) $cell,
             in_array($column, self::NUMBER, true) && is_numeric($cell) => (float) $cell,
+            $column === 'waited' => in_array(mb_strtolower($cell), ['1', 'true'], true),
             default => $cell,
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shed;
 
+use App\Models\LogRow;
 use App\Models\Purchase;
 use App\Models\Roll;
 use App\Models\Season;
@@ -69,7 +70,9 @@ final readonly class Shed
      */
     public function leftovers(KeptSeason $kept, Setup $setup, array $cracked = []): array
     {
-        return Leftovers::of($kept->costing->books($setup), array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($kept->model->id)), $cracked);
+        $log = LogRow::book($kept->model->id);
+
+        return Leftovers::of($kept->lived($setup, $log), array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($kept->model->id)), $cracked, $log);
     }
 
     /**

@@ -9,6 +9,8 @@ use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\LogEntry;
 use JollyPenny\Core\Season\LogKind;
 use JollyPenny\Core\Season\Pattern;
+use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\State\PlantLedger;
 
 /**
@@ -79,6 +81,19 @@ final readonly class LogBook
         return new self($this->all, $crops);
     }
 
+    /** The same log, read with what the whole season says: a crop is counted one by one where every way of raising it does. */
+    public function inSeason(Season $season): self
+    {
+        $patterns = array_column($season->methods, 'pattern', 'id');
+        $crops = [];
+        foreach ($season->crops as $crop) {
+            $ways = array_filter(array_map(fn (Setup $setup): ?Pattern => $patterns[$setup->methodFor($crop->id)] ?? null, $season->setups));
+            $crops[$crop->id] = [$ways !== [] && ! in_array(Pattern::Community, $ways, true), null];
+        }
+
+        return new self($this->all, $crops);
+    }
+
     /** Why an entry cannot be, as things stand with those before it; null where it can. */
     public function whyNot(LogEntry $entry): ?string
     {
@@ -133,8 +148,9 @@ final readonly class LogBook
      */
     private static function standing(array $all): array
     {
-        usort($all, self::written(...));
         $byId = array_column($all, null, 'id');
+        $written = array_map(fn (LogEntry $entry): array => self::written($entry, $byId), $byId);
+        usort($all, fn (LogEntry $a, LogEntry $b): int => $written[$a->id] <=> $written[$b->id]);
         $undone = self::undone($all, $byId);
         $last = [];
         foreach ($all as $entry) {
@@ -150,7 +166,7 @@ final readonly class LogBook
         foreach ($last as $root => $entry) {
             $back = $undone[$root] ?? null;
             // What was taken back after its last correction is gone, whichever of the two was taken back.
-            if ($back === null || self::written($back, $entry) < 0) {
+            if ($back === null || $written[$back->id] < $written[$entry->id]) {
                 $standing[] = [$byId[$root], $entry];
             }
         }
@@ -188,9 +204,23 @@ final readonly class LogBook
         return $entry;
     }
 
-    private static function written(LogEntry $a, LogEntry $b): int
+    /**
+     * When an entry was written, as a key to sort by: never before what it corrects or takes back, however a device's clock stood.
+     *
+     * @param  array<array-key, LogEntry>  $byId
+     * @return array{string, int, string, string}
+     */
+    private static function written(LogEntry $entry, array $byId): array
     {
-        return [$a->at, $a->id] <=> [$b->at, $b->id];
+        [$at, $depth, $one, $seen] = [$entry->at, 0, $entry, []];
+        while ($one->corrects !== null && isset($byId[$one->corrects]) && ! isset($seen[$one->id])) {
+            $seen[$one->id] = true;
+            $one = $byId[$one->corrects];
+            $at = max($at, $one->at);
+            $depth++;
+        }
+
+        return [$at, $depth, $entry->at, $entry->id];
     }
 
     private static function before(LogEntry $a, LogEntry $b): int

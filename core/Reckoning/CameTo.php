@@ -18,6 +18,8 @@ final readonly class CameTo
      * @param  list<array{group: string, amount: float}>  $planned_stack  money of one plant by kinds of coin; what heat credit takes off is taken off all alike
      * @param  list<array{group: string, amount: float}>  $real_stack
      * @param  list<array{crop: string, up: ?int, of: int, finished: ?int, wanted: int}>  $crops  finished null while it is not over
+     * @param  float  $beside  money for what was bought beside the plan; in every step but the first
+     * @param  bool  $over  whether its owner said that the season is over; until then the figures are so far, the rest as planned
      */
     public function __construct(
         public string $setup,
@@ -32,6 +34,8 @@ final readonly class CameTo
         public array $crops,
         public array $planned_stack,
         public array $real_stack,
+        public float $beside,
+        public bool $over,
     ) {
     }
 }

@@ -58,6 +58,14 @@ final readonly class EndOfSeason
         return $questions;
     }
 
+    /** How many times the plan's hours it took, as told; 1 where nothing is. */
+    public function hoursFactor(): float
+    {
+        [$said, $planned] = [$this->said(self::HOURS), $this->hours()];
+
+        return $said === null || $said <= 0.0 || $planned <= 0.0 ? 1.0 : $said / $planned;
+    }
+
     /** @return list<Belief> */
     private function minutes(): array
     {

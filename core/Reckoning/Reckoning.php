@@ -60,6 +60,7 @@ final class Reckoning
         $season = $this->season;
         $plan = (new SeasonCosting($season))->setup($this->setup);
         $steps = [$this->step('planned', 0, 0, $plan, null, $plan->useful)];
+        $beside = $this->beside();
         $result = $plan;
         $costing = new SeasonCosting($season);
         foreach (['prices' => $this->pricesPaid($season), 'used' => $this->used($season), 'power' => $this->power()] as $key => [$edits, $known, $of]) {
@@ -68,23 +69,23 @@ final class Reckoning
                 $costing = new SeasonCosting($season);
                 $result = $costing->setup($this->setup);
             }
-            $steps[] = $this->step($key, $known, $of, $result, $steps[count($steps) - 1], $result->useful);
+            $steps[] = $this->step($key, $known, $of, $result, $steps[count($steps) - 1], $result->useful, $beside);
         }
         $books = $costing->books($this->setup);
         [$up, $counted] = $this->usefulBy($books, fn (CropPlan $plan, RowFacts $facts): ?float => $this->usefulOnceUp($plan, $facts));
-        $steps[] = $this->step('up', $counted, count($books->plans), $result, $steps[3], $up);
-        [$lived, $over] = $this->usefulBy($books, fn (CropPlan $plan, RowFacts $facts): ?float => self::isOver($facts)
-            ? (float) min($plan->crop->wanted, $facts->planted + $facts->given + $facts->sold) : $this->usefulOnceUp($plan, $facts));
+        $steps[] = $this->step('up', $counted, count($books->plans), $result, $steps[3], $up, $beside);
+        [$lived] = $this->usefulBy($books, $this->usefulSoFar(...));
         $over = count(array_filter($books->plans, fn (CropPlan $plan): bool => self::isOver($this->log->crop($plan->crop->id))));
-        $steps[] = $this->step('lived', $over, count($books->plans), $result, $steps[4], $lived);
+        $steps[] = $this->step('lived', $over, count($books->plans), $result, $steps[4], $lived, $beside);
 
         return $this->answer($steps, $books, $result);
     }
 
-    private function step(string $key, int $known, int $of, SetupResult $result, ?BridgeStep $before, float $useful): BridgeStep
+    /** @param  float  $beside  money for what was bought beside the plan */
+    private function step(string $key, int $known, int $of, SetupResult $result, ?BridgeStep $before, float $useful, float $beside = 0.0): BridgeStep
     {
         $heads = [];
-        $cost = 0.0;
+        $cost = $beside;
         foreach ($result->crops as $crop) {
             foreach ($crop->grown ? $crop->heads ?? [] : [] as $head => $amount) {
                 $heads[$head] = ($heads[$head] ?? 0.0) + $amount;
@@ -121,6 +122,22 @@ final class Reckoning
         }
 
         return [$edits, count(array_intersect_key($sums, $listed)), count($listed)];
+    }
+
+    /** Money for what was bought and is on no list of the set-up. */
+    public function beside(): float
+    {
+        $listed = ['trip trip' => true];
+        foreach ((new SeasonCosting($this->season))->setup($this->setup)->shopping as $line) {
+            $listed["{$line->kind} {$line->id}"] = true;
+        }
+        $beside = 0.0;
+        foreach ($this->purchases as $one) {
+            $has = isset(self::PRICES[$one->kind]) && self::has($this->season, self::PRICES[$one->kind][0], $one->thing);
+            $beside += isset($listed["{$one->kind} {$one->thing}"]) || $has ? 0.0 : $one->paid;
+        }
+
+        return $beside;
     }
 
     private static function has(Season $season, string $list, string $id): bool
@@ -217,6 +234,16 @@ final class Reckoning
         return [$sum, $counted];
     }
 
+    /** Finished plants that somebody wants; while some still stand there, with those that stand, once planting out has begun. */
+    private function usefulSoFar(CropPlan $plan, RowFacts $facts): ?float
+    {
+        if (self::isOver($facts)) {
+            return (float) min($plan->crop->wanted, $facts->finished);
+        }
+
+        return $facts->finished > 0 ? (float) min($plan->crop->wanted, $facts->finished + (int) $facts->alive) : $this->usefulOnceUp($plan, $facts);
+    }
+
     /** Expected once so many are up; null before it is counted. */
     private function usefulOnceUp(CropPlan $plan, RowFacts $facts): ?float
     {
@@ -247,7 +274,7 @@ final class Reckoning
         foreach ($books->plans as $index => $plan) {
             $facts = $this->log->crop($plan->crop->id);
             $row = array_column($result->crops, null, 'id')[$plan->crop->id];
-            $went = $facts->planted + $facts->given + $facts->sold;
+            $went = $facts->finished;
             $over = self::isOver($facts);
             $wanted += $plan->crop->wanted;
             $out += $went;
@@ -264,11 +291,14 @@ final class Reckoning
 
         // Plants that fail are bought on a trip of their own where nothing else is bought: sure, or as likely as one still has to be.
         $trip = $books->bought !== [] ? 0.0 : $books->season()->nurseryTripCost * ($isShort ? 1.0 : 1.0 - $books->together->allEnough($open));
-        $kept = $result->buy_total === null ? null : $result->buy_total - $own - $short - $trip;
+        // With nothing finished nothing was saved, whatever the plan said.
+        $isForNothing = $steps[count($steps) - 1]->per_finished === null;
+        $kept = $result->buy_total === null || $isForNothing ? null : $result->buy_total - $own - $short - $trip - $this->beside();
+        $hours *= (new EndOfSeason($books, $this->log))->hoursFactor();
 
         return new CameTo($this->setup->id, $steps, $wanted, $out, $result->nursery_per_plant,
             $kept, $kept !== null && $hours > 0.0 ? $kept / $hours : null, $hours, $this->losses(), $crops,
-            self::stack($steps[0]), self::stack($steps[count($steps) - 1]));
+            self::stack($steps[0]), self::stack($steps[count($steps) - 1]), $this->beside(), $this->log->isOver());
     }
 
     /** @return list<array{group: string, amount: float}> */

@@ -16,6 +16,7 @@ final readonly class Leftover
      * @param  string  $unit  seeds, L, kg or each
      * @param  bool  $served  it did a season's work
      * @param  ?int  $packed_for  the year of seed
+     * @param  string  $known  whether what is used is logged or planned
      */
     public function __construct(
         public string $kind,
@@ -28,6 +29,7 @@ final readonly class Leftover
         public string $unit,
         public bool $served,
         public ?int $packed_for,
+        public string $known,
     ) {
     }
 }

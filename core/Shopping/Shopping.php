@@ -43,8 +43,12 @@ final readonly class Shopping
     ) {
     }
 
-    /** @param  list<Purchase>  $purchases */
-    public static function of(SetupBooks $books, array $purchases): self
+    /**
+     * @param  SetupBooks  $books  as they go on from what was sown
+     * @param  list<Purchase>  $purchases
+     * @param  ?SetupBooks  $plan  as planned, where that is something else
+     */
+    public static function of(SetupBooks $books, array $purchases, ?SetupBooks $plan = null): self
     {
         $first = new FirstDays($books);
         $bought = [];
@@ -62,7 +66,7 @@ final readonly class Shopping
         $sum = fn (string $key): float => (float) array_sum(array_column($items, $key));
         $paid = $sum('paid') + array_sum(array_column($unneeded, 'paid'));
         $still = $sum('still');
-        $planned = $sum('planned');
+        $planned = $plan === null ? $sum('planned') : (float) array_sum(array_map(fn (ShoppingLine $line): float => $line->cost, ShoppingList::of($plan)));
 
         return new self($items, $unneeded, $planned, $paid, $still, $paid + $still, $paid + $still - $planned);
     }

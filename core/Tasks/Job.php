@@ -32,7 +32,7 @@ final readonly class Job
      * @param  bool  $away  on a day on which one is away
      * @param  list<string>  $cautions  keys
      * @param  ?string  $done_on  day it was done; null while it is not
-     * @param  ?string  $entry  id of the entry that says so
+     * @param  list<string>  $entries  ids of the entries that say so
      * @param  ?int  $counted  what was written down
      * @param  list<array{tray: string, row: int, sites: int, seeds: int}>  $parts  in which rows it is sown
      */
@@ -59,7 +59,7 @@ final readonly class Job
         public bool $away = false,
         public array $cautions = [],
         public ?string $done_on = null,
-        public ?string $entry = null,
+        public array $entries = [],
         public ?int $counted = null,
         public array $parts = [],
     ) {

@@ -57,7 +57,6 @@ final readonly class Jobs
     {
         $this->log = $log = $log->inSetup($books);
         $this->catalogue = new Catalogue;
-        $this->session = new Session($books);
         $facts = $shift = [];
         foreach ($books->plans as $plan) {
             $known = $log->crop($plan->crop->id);
@@ -67,6 +66,7 @@ final readonly class Jobs
             }
         }
         $this->facts = $facts;
+        $this->session = new Session($books, $facts);
         $this->tasks = new Tasks($books, $shift);
         $this->trays = (new Trays($books, $log, $this->catalogue))->pictures();
     }
@@ -76,6 +76,9 @@ final readonly class Jobs
     {
         $shared = $jobs = [];
         foreach ($this->tasks->all() as $task) {
+            if ($this->isOver($task)) {
+                continue;
+            }
             if (self::isShared($task->kind)) {
                 $shared["{$task->date} {$task->kind->value}"][] = $task;
             } else {
@@ -95,6 +98,19 @@ final readonly class Jobs
             <=> [$b->date, $group[$b->group->value], $kind[$b->kind->value], self::order($b->codes), $b->id]);
 
         return $jobs;
+    }
+
+    /** Of a crop of which none is left nothing is asked; what was done of it stays. */
+    private function isOver(Task $task): bool
+    {
+        $facts = $this->facts[$task->crop ?? ''] ?? null;
+        if ($facts === null || $facts->alive !== 0 || $facts->gone + $facts->lost === 0) {
+            return false;
+        }
+        $plan = $this->books->plans[$this->books->grown[$task->crop ?? ''] ?? -1] ?? null;
+
+        return ! isset($this->log->byJob[$task->id]) && ! in_array($task->kind, [TaskKind::Sow, TaskKind::FirstLook], true)
+            && ($task->kind !== TaskKind::PlantOut || $plan === null || $facts->planted === 0);
     }
 
     private static function isShared(TaskKind $kind): bool
@@ -235,7 +251,8 @@ final readonly class Jobs
             $task->id, $task->date, Day::parse($task->date)->plus(self::CARRIED_DAYS)->format(), JobGroup::Move, TaskKind::Stage, $plan->crop->id,
             [$plan->crop->id], "{$stage->stage->name}: {$plan->lot->variety}", $detail === '' ? null : $detail, $this->codes($plan, $stage->fills() ? $i : 0),
             $stage->fills() ? $this->onlyTray($plan, $i) : null, null, $kind,
-            $kind === LogKind::Done ? null : $this->movedOn($plan, $stage->sites * max(1, $stage->stage->plantsPerSite)), null,
+            $kind === LogKind::Done ? null : $this->movedOn($plan, $stage->sites * max(1, $stage->stage->plantsPerSite)),
+            $this->facts[$plan->crop->id]->alive,
             minutes: $stage->fills() ? $stage->sites * $stage->stage->minutesPerSite : 0.0, away: $task->away,
         );
     }
@@ -245,7 +262,7 @@ final readonly class Jobs
         return new Job($task->id, $task->date, Day::parse($task->date)->plus($days)->format(), $group, $task->kind, $task->crop,
             array_filter([$task->crop]), $task->words, codes: $plan === null ? null : $this->codes($plan,
                 $task->kind === TaskKind::LastResow ? 0 : null), kind_of_entry: $kind, count: $count,
-            away: $task->away);
+            of: $kind === LogKind::Planted && $plan !== null ? $this->facts[$plan->crop->id]->alive : null, away: $task->away);
     }
 
     /** The job as the log has it: done, put off, or open. */
@@ -264,7 +281,15 @@ final readonly class Jobs
         // What is sown in several trays is one job.
         $counted = $job->kind === TaskKind::Sow ? $this->facts[$job->crop ?? '']->sites : $entry->count;
 
-        return $job->with(done_on: $entry->on->format(), entry: $entry->id, counted: $counted);
+        return $job->with(done_on: $entry->on->format(), entries: $this->entriesOf($job, $entry), counted: $counted);
+    }
+
+    /** @return list<string> all that was written down when the job was done, in one tray or several */
+    private function entriesOf(Job $job, LogEntry $last): array
+    {
+        $same = array_filter($this->log->entries, fn (LogEntry $entry): bool => $entry->job === $job->id && $entry->kind === $last->kind);
+
+        return array_column($same, 'id') ?: [$last->id];
     }
 
     /** An entry that was made elsewhere, of the same thing. */

@@ -6,6 +6,7 @@ namespace JollyPenny\Core\Tasks;
 
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Calendar\StagePlan;
+use JollyPenny\Core\Log\RowFacts;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Units\Ceiling;
 use JollyPenny\Core\Units\Measure;
@@ -16,8 +17,18 @@ final readonly class Session
     /** More names than these are counted. */
     private const NAMES = 4;
 
-    public function __construct(private SetupBooks $books)
+    /** @param  array<array-key, RowFacts>  $facts  by crop */
+    public function __construct(private SetupBooks $books, private array $facts = [])
     {
+    }
+
+    /** Of what the plan moves on at a stage, the share that is there to be moved. */
+    private function share(string $crop, StagePlan $stage, int $index): float
+    {
+        $alive = $this->facts[$crop]->alive ?? null;
+        $plants = $stage->sites * max(1, $stage->stage->plantsPerSite);
+
+        return $index === 0 || $alive === null || $plants === 0 ? 1.0 : min(1.0, $alive / $plants);
     }
 
     /**
@@ -86,7 +97,8 @@ final readonly class Session
             $stage = in_array($plan->crop->id, $crops, true) ? $plan->stages[$stages[$plan->crop->id] ?? 0] : null;
             if ($stage !== null && $stage->container !== null) {
                 $mix = $stage->stage->mix ?? '';
-                $litres[$mix] = ($litres[$mix] ?? 0.0) + ($mix === '' ? 0.0 : $stage->mixLitres($this->books->season()->mixOverage));
+                $litres[$mix] = ($litres[$mix] ?? 0.0) + ($mix === '' ? 0.0 : $this->share($plan->crop->id, $stage, $stages[$plan->crop->id] ?? 0)
+                    * $stage->mixLitres($this->books->season()->mixOverage));
                 $users[$mix][] = $plan->crop->id;
             }
         }
@@ -125,9 +137,9 @@ final readonly class Session
     private function pots(array $tasks): string
     {
         $units = $names = [];
-        foreach ($this->stagesOf($tasks) as $stage) {
+        foreach ($this->stagesOf($tasks) as [$stage, $share]) {
             $id = $stage->container->id ?? '';
-            $units[$id] = ($units[$id] ?? 0.0) + $stage->units();
+            $units[$id] = ($units[$id] ?? 0.0) + $share * $stage->units();
             $names[$id] = $stage->container->name ?? '';
         }
 
@@ -138,7 +150,7 @@ final readonly class Session
     private function washing(array $tasks): float
     {
         $minutes = array_map(
-            fn (StagePlan $stage): float => $stage->units() * ($stage->container->prepMinutesPerUnit ?? 0.0),
+            fn (array $one): float => $one[1] * $one[0]->units() * ($one[0]->container->prepMinutesPerUnit ?? 0.0),
             $this->stagesOf($tasks),
         );
 
@@ -152,14 +164,14 @@ final readonly class Session
         if ($feed === null) {
             return null;
         }
-        $litres = array_sum(array_map(fn (StagePlan $stage): float => $stage->flats * $feed->litresPerFlat, $this->stagesOf($tasks)));
+        $litres = array_sum(array_map(fn (array $one): float => $one[1] * $one[0]->flats * $feed->litresPerFlat, $this->stagesOf($tasks)));
 
         return $litres <= 0.0 ? null : $this->litres($litres).' of solution';
     }
 
     /**
      * @param  list<Task>  $tasks
-     * @return list<StagePlan>
+     * @return list<array{StagePlan, float}> with the share of it that is there
      */
     private function stagesOf(array $tasks): array
     {
@@ -167,7 +179,7 @@ final readonly class Session
         foreach ($tasks as $task) {
             $plan = $this->books->plans[$this->books->grown[$task->crop ?? ''] ?? -1] ?? null;
             if ($plan !== null && isset($plan->stages[$task->stage ?? 0])) {
-                $stages[] = $plan->stages[$task->stage ?? 0];
+                $stages[] = [$plan->stages[$task->stage ?? 0], $this->share($plan->crop->id, $plan->stages[$task->stage ?? 0], $task->stage ?? 0)];
             }
         }
 
@@ -201,6 +213,9 @@ final readonly class Session
 
     private static function amount(float $value): string
     {
-        return rtrim(rtrim(number_format($value, $value < 10.0 ? 1 : 0), '0'), '.') ?: '0';
+        // Whole numbers keep their zeros: 20 is never 2.
+        $text = number_format($value, $value < 10.0 ? 1 : 0);
+
+        return str_ends_with($text, '.0') ? substr($text, 0, -2) : $text;
     }
 }

@@ -18,7 +18,9 @@ final readonly class RowPicture
      * @param  bool  $continued  goes on in another tray, or began in one
      * @param  ?int  $up  counted in this tray; null where it was not
      * @param  ?int  $plants  that stand here now: counted in this tray, or its part of what was counted of the crop; null before a count
-     * @param  float  $expected  of so many sites up, by the plan
+     * @param  int  $count_of  what a count here is of: so many sites, or seeds where they are sown thick
+     * @param  string  $unit  of it: sites or seeds
+     * @param  float  $expected  of those up, by the plan
      * @param  bool  $own_seed  costs nothing, so one's own
      * @param  bool  $left  nothing of it stands here any more: moved on, planted out, given away or lost
      */
@@ -36,6 +38,8 @@ final readonly class RowPicture
         public bool $continued,
         public ?int $up,
         public ?int $plants,
+        public int $count_of,
+        public string $unit,
         public float $expected,
         public bool $own_seed,
         public bool $left,

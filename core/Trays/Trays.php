@@ -12,6 +12,7 @@ use JollyPenny\Core\Log\RowFacts;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\LogEntry;
 use JollyPenny\Core\Season\LogKind;
+use JollyPenny\Core\Season\Pattern;
 use JollyPenny\Core\Season\TrayRun;
 use stdClass;
 
@@ -230,12 +231,14 @@ final class Trays
             $facts = $this->log->crop($plan->crop->id, [$tray->id]);
             $left = $this->hasLeft($run);
             $last = $row + $rows - 1;
+            $isThick = $run->index === 0 && $plan->method->pattern === Pattern::Community;
+            $countOf = $isThick ? $this->seedsIn($run, $facts, $sites) : $sites * ($run->index === 0 ? 1 : $run->stage->stage->plantsPerSite);
             $runs[] = new RowPicture(
                 $plan->crop->id, $run->index, $tray->id.$row.($last > $row ? "–{$last}" : ''), $row, $rows, $sites,
                 $run->index === 0 ? $plan->method->seedsPerSite : $run->stage->stage->plantsPerSite,
                 Day::ofNumber($run->stage->start)->format(), Day::ofNumber($run->end)->format(), $filled,
-                $places["{$plan->crop->id}|{$run->index}"] > 1, $facts->up, $left ? 0 : $this->plants($run, $facts, $sites),
-                $sites * ($run->index === 0 ? $plan->sowing->q : 1.0), $plan->lot->packetPrice <= 0.0,
+                $places["{$plan->crop->id}|{$run->index}"] > 1, $facts->up, $left ? 0 : $this->plants($run, $facts, $countOf),
+                $countOf, $isThick ? 'seeds' : 'sites', $countOf * ($run->index === 0 ? $plan->sowing->q : 1.0), $plan->lot->packetPrice <= 0.0,
                 $left,
             );
         }
@@ -253,14 +256,23 @@ final class Trays
         );
     }
 
-    private function plants(Run $run, RowFacts $here, int $sites): ?int
+    /** What of a crop stands here: as counted in this row, else its part of what stands of the crop in rows that are not known. */
+    private function plants(Run $run, RowFacts $here, int $countOf): ?int
     {
-        if ($run->index === 0 && $here->alive !== null) {
-            return min($sites, $here->alive);
+        if ($here->alive !== null) {
+            return min($countOf, $here->alive);
         }
-        $alive = $this->log->crop($run->plan->crop->id)->alive;
+        $crop = $this->log->crop($run->plan->crop->id);
+        $each = $run->index === 0 ? 1 : $run->stage->stage->plantsPerSite;
+        $all = $run->index === 0 && $run->plan->method->pattern === Pattern::Community ? max($crop->seeds, $run->plan->sowing->seeds) : $this->sites($run) * $each;
 
-        return $alive === null ? null : min($sites, (int) round($sites * $alive / max(1, $this->sites($run))));
+        return $crop->alive === null ? null : min($countOf, (int) round($countOf * $crop->alive / max(1, $all)));
+    }
+
+    /** Seeds of what is sown thick in these pots: as written down, else their part of the plan's. */
+    private function seedsIn(Run $run, RowFacts $here, int $sites): int
+    {
+        return $here->seeds > 0 ? $here->seeds : (int) round($run->plan->sowing->seeds * $sites / max(1, $run->plan->sowing->sites));
     }
 
     /** Its plants were moved into the next container, or none is left. */

@@ -228,7 +228,7 @@ it('prints what seasons and the log come to, under keys that stay, the same for 
         ->and(json_decode(jolly("simulate {$file} --setup bench --runs 200 --seed 4")[1], true)['useful'])->not->toBe(json_decode($out, true)['useful']);
     [$code, $out] = jolly("reckon {$file} --setup bench");
     expect($code)->toBe(0)->and(array_keys(json_decode($out, true)['came_to']))->toBe(['setup', 'steps', 'wanted', 'out',
-        'nursery_per_plant', 'kept', 'wage', 'hours', 'losses', 'crops', 'planned_stack', 'real_stack'])
+        'nursery_per_plant', 'kept', 'wage', 'hours', 'losses', 'crops', 'planned_stack', 'real_stack', 'beside', 'over'])
         // Nothing is written down yet: it came to what is planned.
         ->and(json_decode($out, true)['came_to']['wanted'])->toBe(array_sum(array_column(Seasons::demo()['crops'], 'wanted')));
     [$code, , $err] = jolly("simulate {$file} --setup bench --runs 0");

@@ -105,7 +105,7 @@ it('comes to the same whichever of two phones sends first, and in pieces that ov
         [$user, $season] = gardener();
         $this->actingAs($user);
         $phones = array_map(fn (int $phone): array => array_map(fn (int $n): array => upEntry(2 * $n + $phone, ['id' => "phone-{$phone}-".sprintf('%05d', $n),
-            'kind' => ['up', 'lost', 'up', 'planted'][$n % 4], 'count' => ($n * 7 + $phone) % 12]), range(0, 59)), [0, 1]);
+            'kind' => ['up', 'lost', 'up', 'planted'][$n % 4], 'count' => ($n * 7 + $phone) % 12, 'waited' => true]), range(0, 59)), [0, 1]);
         foreach ($order as $phone) {
             foreach (range(0, 50, 10) as $from) {
                 $this->postJson("/api/seasons/{$season->id}/log", ['entries' => array_slice($phones[$phone], max(0, $from - 5), 15)])->assertOk();

@@ -39,6 +39,7 @@ it('moves the catalogue\'s prices with the currency, leaves one\'s own, and take
     $state = fn () => $this->getJson("/api/seasons/{$id}")->json('season');
     $price = fn (array $season, string $list, string $row, string $key) => array_column($season[$list], $key, 'id')[$row];
     $change = fn (array $changes) => $this->patchJson("/api/seasons/{$id}", ['changes' => $changes])->assertOk();
+    $this->postJson("/api/seasons/{$id}/crops", ['text' => '6 lettuce'])->assertOk();
     $before = $state();
     $change([['path' => ['supplies', 'starter', 'pack_price'], 'from' => 8.49, 'to' => 3.0]]);
     $change([['path' => ['currency'], 'from' => 'USD', 'to' => 'JPY']]);

@@ -49,10 +49,20 @@ final readonly class Life
         return array_column($standing, 'entry');
     }
 
-    /** @param  array<string, mixed>  $entry */
+    /**
+     * When an entry was written: its own clock, but never before what it corrects or takes back.
+     *
+     * @param  array<string, mixed>  $entry
+     */
     private function moment(array $entry): string
     {
-        return "{$entry['at']} {$entry['id']}";
+        $before = array_values(array_filter($this->entries, fn (array $one): bool => $one['id'] === ($entry['corrects'] ?? null)))[0] ?? null;
+        if ($before === null) {
+            return "{$entry['at']} 0 {$entry['at']} {$entry['id']}";
+        }
+        [$at, $depth] = explode(' ', $this->moment($before));
+
+        return max($at, $entry['at']).' '.($depth + 1)." {$entry['at']} {$entry['id']}";
     }
 
     /**

@@ -73,8 +73,8 @@ final class LifeGenerator
         $id = sprintf('life-%06d', ++$this->n);
         $at = sprintf('2027-%02d-%02dT%02d:%02d:00.%06dZ', $this->random->getInt(3, 6), $this->random->getInt(1, 28), $this->random->getInt(0, 23),
             $this->random->getInt(0, 59), $this->n);
-        // What corrects something is written after it.
-        isset($more['corrects']) && $at = sprintf('2027-07-01T00:00:00.%06dZ', $this->n);
+        // What corrects something is mostly written after it; a device's clock may stand wrong.
+        isset($more['corrects']) && $this->chance(0.8) && $at = sprintf('2027-07-01T00:00:00.%06dZ', $this->n);
 
         return array_filter(['id' => $id, 'on' => $this->day($day), 'at' => $at, 'kind' => $kind, 'crop' => 'crop', 'tray' => $tray, 'count' => $count] + $more,
             fn (mixed $value): bool => $value !== null);

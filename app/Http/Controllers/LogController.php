@@ -13,6 +13,7 @@ use App\Models\LogRow;
 use App\Models\Photo;
 use App\Models\Season;
 use App\Prices\NotATable;
+use App\Seasons\KeptSeason;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -120,9 +121,36 @@ final class LogController
         return DB::transaction(function () use ($model, $given): array {
             Season::query()->whereKey($model->id)->lockForUpdate()->first(['id']);
             [$good, $refused] = $this->checked($model, $given);
+            [$good, $impossible] = $this->possible($model, $good);
 
-            return [LogRow::add($model->id, $good), $refused];
+            return [LogRow::add($model->id, $good), [...$refused, ...$impossible]];
         });
+    }
+
+    /**
+     * What breaks the law of plants is refused in words that say what there is; what waited on a device, corrects or takes back is kept
+     * all the same, and shown until it is put right.
+     *
+     * @param  list<LogEntry>  $entries
+     * @return array{list<LogEntry>, list<array{id: string, why: string}>}
+     */
+    private function possible(Season $season, array $entries): array
+    {
+        $file = KeptSeason::of($season)->file;
+        $known = LogRow::entries($season->id);
+        $had = array_fill_keys(array_column($known, 'id'), true);
+        $refused = [];
+        do {
+            $marked = (new LogBook([...$known, ...array_filter($entries, fn (LogEntry $one): bool => ! isset($had[$one->id]))]))->inSeason($file)->marked;
+            $first = array_values(array_filter($entries, fn (LogEntry $one): bool => isset($marked[$one->id]) && ! isset($had[$one->id])
+                && ! $one->waited && $one->corrects === null))[0] ?? null;
+            if ($first !== null) {
+                $refused[] = ['id' => $first->id, 'why' => $marked[$first->id]];
+                $entries = array_values(array_filter($entries, fn (LogEntry $one): bool => $one !== $first));
+            }
+        } while ($first !== null);
+
+        return [$entries, $refused];
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\CsvFile;
 use App\Http\Gardener;
 use App\Http\Json;
+use App\Models\LogRow;
 use App\Models\Purchase;
 use App\Seasons\KeptSeason;
 use Illuminate\Http\JsonResponse;
@@ -144,6 +145,7 @@ final class ShoppingController
     {
         $row = array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException;
 
-        return Shopping::of($kept->costing->books($row), array_map(fn (Purchase $one) => $one->bought(), $purchases));
+        return Shopping::of($kept->lived($row, LogRow::book($kept->model->id)), array_map(fn (Purchase $one) => $one->bought(), $purchases),
+            $kept->costing->books($row));
     }
 }

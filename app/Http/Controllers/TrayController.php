@@ -20,6 +20,8 @@ use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
 use JollyPenny\Core\Labels\Label;
 use JollyPenny\Core\Labels\LabelSheet;
+use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Season\LogEntry;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\SowAgain\Sowings;
 use JollyPenny\Core\Tasks\Jobs;
@@ -55,7 +57,8 @@ final class TrayController
         $log = LogRow::book($season);
         $last = $log->entries === [] ? null : $log->entries[count($log->entries) - 1]->on->format();
 
-        return Json::of(['jobs' => (new Jobs($kept->lived($row, $log), $log))->all(), 'written' => count($log->entries), 'last_on' => $last]);
+        return Json::of(['jobs' => (new Jobs($kept->lived($row, $log), $log))->all(), 'written' => count($log->entries), 'last_on' => $last,
+            'marked' => self::marked($log->inSetup($kept->costing->books($row)))]);
     }
 
     #[OA\Get(
@@ -191,6 +194,15 @@ final class TrayController
             'again' => $up === null ? null : $sowings->again($crop, $up, $of ?: null, $facts->sown_on, $input['on']),
             'two_step' => $facts->sown_on === null ? $sowings->inTwoSteps($crop) : null,
         ]);
+    }
+
+    /** @return list<array{id: string, crop: ?string, on: string, kind: string, count: ?int, why: string}> entries that cannot be as they are, to be put right */
+    private static function marked(LogBook $log): array
+    {
+        $marked = array_values(array_filter($log->entries, fn (LogEntry $entry): bool => isset($log->marked[$entry->id])));
+
+        return array_map(fn (LogEntry $entry): array => ['id' => $entry->id, 'crop' => $entry->crop, 'on' => $entry->on->format(),
+            'kind' => $entry->kind->value, 'count' => $entry->count, 'why' => $log->marked[$entry->id]], $marked);
     }
 
     /** @return array{KeptSeason, Setup} */

@@ -2781,8 +2781,8 @@ export interface components {
             cautions: string[];
             /** @description day it was done; null while it is not */
             done_on: string | null;
-            /** @description id of the entry that says so */
-            entry: string | null;
+            /** @description ids of the entries that say so */
+            entries: string[];
             /** @description what was written down */
             counted: number | null;
             /** @description in which rows it is sown */
@@ -3172,6 +3172,8 @@ export interface components {
             served: boolean;
             /** @description the year of seed */
             packed_for: number | null;
+            /** @description whether what is used is logged or planned */
+            known: string;
         };
         /**
          * @description Whether seed in the drawer is worth its cells: the season costed with it, with a new packet instead, and, as if ten of its seeds had
@@ -3400,7 +3402,11 @@ export interface components {
             up: number | null;
             /** @description that stand here now: counted in this tray, or its part of what was counted of the crop; null before a count */
             plants: number | null;
-            /** @description of so many sites up, by the plan */
+            /** @description what a count here is of: so many sites, or seeds where they are sown thick */
+            count_of: number;
+            /** @description of it: sites or seeds */
+            unit: string;
+            /** @description of those up, by the plan */
             expected: number;
             /** @description costs nothing, so one's own */
             own_seed: boolean;
@@ -3545,6 +3551,10 @@ export interface components {
                 group: string;
                 amount: number;
             }[];
+            /** @description money for what was bought beside the plan; in every step but the first */
+            beside: number;
+            /** @description whether its owner said that the season is over; until then the figures are so far, the rest as planned */
+            over: boolean;
         };
         /** @description The season with one more kind of fact put in, on top of those before. *\/ */
         BridgeStep: {
@@ -4175,6 +4185,14 @@ export interface components {
             /** @description entries of the log that stand */
             written: number;
             last_on: string | null;
+            marked: {
+                id: string;
+                crop: string | null;
+                on: string;
+                kind: string;
+                count: number | null;
+                why: string;
+            }[];
         };
         TraysState: {
             trays: components["schemas"]["TrayPicture"][];

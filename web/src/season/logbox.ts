@@ -1,7 +1,7 @@
-import { onlineManager, type QueryClient } from '@tanstack/react-query';
+import { onlineManager, type QueryClient, type QueryKey } from '@tanstack/react-query';
 import { clear, createStore, delMany, entries, set } from 'idb-keyval';
 import { answered, client, words, worthRetrying } from '../api/client';
-import { renew } from '../api/renew';
+import { renew, renewSurely } from '../api/renew';
 import type { components } from '../api/schema.generated';
 import type { LogEntry } from '../api/types';
 
@@ -23,6 +23,10 @@ export interface Waiting {
   photo?: NewPhoto & { id: string };
   /** Why the server did not take it; it is kept until somebody has seen that. */
   why?: string;
+  /** It could not be sent when it was written: the server keeps it whatever it says. */
+  late?: boolean;
+  /** The server has it; it is shown as written until an answer shows it too. */
+  sent?: boolean;
   /** The device could not store it: it lives in this page alone. */
   loose?: boolean;
 }
@@ -43,11 +47,12 @@ const show = (next: Waiting[]): void => {
 };
 
 /** What this device keeps, other windows' entries too; what could not be stored stays in memory. */
-async function reload(): Promise<void> {
+async function reload(isStart = false): Promise<void> {
   const stored = await entries<number, Waiting>(store).catch(() => null);
   if (stored === null) return;
   const byN = new Map(waiting.map((one) => [one.n, one]));
-  for (const [, one] of stored) byN.set(one.n, one);
+  // What an earlier page left behind could not be sent then.
+  for (const [, one] of stored) byN.set(one.n, { ...(isStart ? { late: true } : {}), ...byN.get(one.n), ...one });
   show([...byN.values()].sort((a, b) => a.n - b.n));
 }
 
@@ -75,7 +80,7 @@ async function drop(items: Waiting[]): Promise<void> {
 
 /** The first that can go, with those after it that go along. */
 function batch(): Waiting[] {
-  const open = waiting.filter(({ why }) => why === undefined);
+  const open = waiting.filter(({ why, sent }) => why === undefined && sent !== true);
   const first = open[0];
   if (first === undefined || first.photo) return open.slice(0, 1);
   const other = open.findIndex((one) => one.season !== first.season || one.photo !== undefined);
@@ -92,7 +97,7 @@ async function sendOne(items: Waiting[]): Promise<void> {
       const { id, ...body } = photo;
       await answered(client.PUT('/api/seasons/{season}/photos/{token}', { params: { path: { season, token: id } }, body }));
     } else {
-      const body = { entries: items.flatMap(({ entry }) => (entry ? [entry] : [])) };
+      const body = { entries: items.flatMap(({ entry, late }) => (entry ? [late ? { ...entry, waited: true } : entry] : [])) };
       const { refused: some } = await answered(client.POST('/api/seasons/{season}/log', { params: { path: { season } }, body }));
       some.forEach(({ id, why }) => refused.set(id, why));
     }
@@ -113,14 +118,27 @@ async function sendOne(items: Waiting[]): Promise<void> {
     good.map(({ n }) => n),
     store,
   ).catch(() => undefined);
-  // Shown as written until the answer shows it too.
-  if (queries && batch().every((one) => items.includes(one))) await renewLog(queries, season);
-  await drop(good);
+  // Shown as written until an answer shows it too: nothing that was done is offered again meanwhile.
+  const goodN = new Set(good.map(({ n }) => n));
+  show(waiting.map((one) => (goodN.has(one.n) ? { ...one, sent: true } : one)));
+  if (batch().length === 0) await settle();
+}
+
+/** Asks for the answers that show what was sent, and forgets it then; where they cannot be had it stays, and is asked for later. */
+async function settle(): Promise<void> {
+  const sent = waiting.filter((one) => one.sent === true);
+  if (queries) for (const season of new Set(sent.map((one) => one.season))) await renewSurely(queries, ...keysOf(season));
+  await drop(sent);
 }
 
 /** What the log moves is asked for anew. */
-export const renewLog = (client: QueryClient, season: number): Promise<void> =>
-  renew(client, ['today', season], ['trays', season], ['log', season]);
+export const renewLog = (client: QueryClient, season: number): Promise<void> => renew(client, ...keysOf(season));
+
+const keysOf = (season: number): QueryKey[] => [
+  ['today', season],
+  ['trays', season],
+  ['log', season],
+];
 
 /** Sends what waits, in order, from one window only. */
 async function send(): Promise<void> {
@@ -129,12 +147,14 @@ async function send(): Promise<void> {
   const work = async () => {
     await reload();
     for (let items = batch(); items.length > 0; items = batch()) await sendOne(items);
+    if (waiting.some((one) => one.sent === true)) await settle();
   };
   try {
     if ('locks' in navigator) await navigator.locks.request(LOCK, work);
     else await work();
   } catch {
     // Nobody is there: the same again later.
+    show(waiting.map((one) => (one.sent === true ? one : { ...one, late: true })));
     window.clearTimeout(timer);
     timer = window.setTimeout(() => void send(), AGAIN_MS);
   } finally {
@@ -159,7 +179,7 @@ export const logbox = {
       facts.map((fact) => {
         const n = next();
         const at = new Date(Math.floor(n / 100)).toISOString().replace(/(\.\d{3})Z$/, `$1${String(n % 100).padStart(2, '0')}Z`);
-        return { n, season, entry: { ...fact, id: newId(), at } };
+        return { n, season, entry: { ...fact, id: newId(), at }, ...(onlineManager.isOnline() ? {} : { late: true }) };
       }),
     ),
   photograph: (season: number, photo: NewPhoto): Promise<void> => put([{ n: next(), season, photo: { ...photo, id: newId() } }]),
@@ -174,14 +194,17 @@ export const logbox = {
 /** Sends what an earlier page left behind, now and whenever the connection is back. */
 export function keepLog(client: QueryClient): void {
   queries = client;
-  void reload().then(send);
+  void reload(true).then(send);
   onlineManager.subscribe(() => void send());
   document.addEventListener('visibilitychange', () => void send());
   channel?.addEventListener('message', ({ data }) => {
     if (data === 'written') void reload().then(send);
     else
       void entries<number, Waiting>(store)
-        .then((stored) => show(stored.map(([, one]) => one).sort((a, b) => a.n - b.n)))
+        .then((stored) => {
+          const known = new Map(waiting.map((one) => [one.n, one]));
+          show(stored.map(([, one]) => ({ ...known.get(one.n), ...one })).sort((a, b) => a.n - b.n));
+        })
         .catch(() => undefined);
   });
 }

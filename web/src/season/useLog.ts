@@ -18,12 +18,22 @@ export function withWaiting(jobs: Job[], entries: LogEntry[]): Job[] {
   if (entries.length === 0) return jobs;
   return jobs.map((job) =>
     entries.reduce<Job>((now, entry) => {
-      if (entry.kind === 'undo')
-        return entry.corrects === now.entry ? { ...now, done_on: null, entry: null, counted: null } : now;
+      if (entry.kind === 'undo') {
+        if (!now.entries.some((id) => id === entry.corrects)) return now;
+        const left = now.entries.filter((id) => id !== entry.corrects);
+        return left.length > 0 ? { ...now, entries: left } : { ...now, done_on: null, entries: [], counted: null };
+      }
       if (entry.job !== job.id) return now;
       if (entry.kind === 'put_off')
         return entry.until ? { ...now, date: entry.until, until: later(now.until, entry.until) } : now;
-      return { ...now, done_on: entry.on, entry: entry.id, counted: entry.count ?? null };
+      // A sowing in several trays is one thing done by several entries.
+      const isMore = now.done_on === entry.on && entry.kind === 'sown' && now.entries.length > 0;
+      return {
+        ...now,
+        done_on: entry.on,
+        entries: [...new Set([...(isMore ? now.entries : []), entry.id])],
+        counted: entry.count == null ? null : entry.count + (isMore ? (now.counted ?? 0) : 0),
+      };
     }, job),
   );
 }

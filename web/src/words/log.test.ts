@@ -9,7 +9,7 @@ import { duration } from './durations';
 import { entryWords } from './log';
 
 const job = (id: string, date: string, more: Partial<Job> = {}): Job =>
-  ({ id, date, until: '2027-05-01', done_on: null, entry: null, counted: null, kind_of_entry: 'sown', ...more }) as Job;
+  ({ id, date, until: '2027-05-01', done_on: null, entries: [], counted: null, kind_of_entry: 'sown', ...more }) as Job;
 const entry = (kind: LogEntry['kind'], more: Partial<LogEntry> = {}): LogEntry => ({
   id: `entry-${kind}`,
   on: '2027-04-09',
@@ -57,7 +57,10 @@ it('shows a day its own jobs and what was left before it, as long as that is wor
 });
 
 it('shows what waits to be sent on top of what the server has', () => {
-  const jobs = [job('sow', '2027-04-09'), job('look', '2027-04-20', { done_on: '2027-04-20', entry: 'known-entry', counted: 3 })];
+  const jobs = [
+    job('sow', '2027-04-09'),
+    job('look', '2027-04-20', { done_on: '2027-04-20', entries: ['known-entry'], counted: 3 }),
+  ];
   const [sown, look] = withWaiting(jobs, [entry('sown', { job: 'sow', count: 12 }), entry('undo', { corrects: 'known-entry' })]);
   expect(sown).toMatchObject({ done_on: '2027-04-09', counted: 12 });
   expect(look).toMatchObject({ done_on: null, counted: null });

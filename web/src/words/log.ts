@@ -20,6 +20,7 @@ export const CAUSES: readonly (readonly [NonNullable<LogEntry['cause']>, string]
 
 const WORDS: Record<LogEntry['kind'], string> = {
   sown: 'sown',
+  bought: 'bought',
   up: 'up',
   thinned: 'left after thinning',
   pricked_out: 'pricked out',

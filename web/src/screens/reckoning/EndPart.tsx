@@ -1,3 +1,4 @@
+import { Button, Popconfirm } from 'antd';
 import type { EndQuestion } from '../../api/types';
 import { EditText } from '../../edit/EditText';
 import { parseNumber, showNumber, type Bounds } from '../../edit/numbers';
@@ -8,7 +9,7 @@ import { today } from '../../words/dates';
 import s from './reckoning.module.css';
 
 /** What is only known at the season's end: the hours it took, what broke. */
-export function EndPart({ season, questions }: { season: number; questions: EndQuestion[] }) {
+export function EndPart({ season, questions, over }: { season: number; questions: EndQuestion[]; over: boolean }) {
   const { waiting, entries } = useLog(season);
   // What is not sent yet is said already.
   const [hours, ...things] = questions.map((one) => ({
@@ -55,6 +56,7 @@ export function EndPart({ season, questions }: { season: number; questions: EndQ
           {waiting.length} kept on this device, sent when the server answers.
         </p>
       )}
+      <SeasonOver season={season} over={over || entries.some(({ job }) => job === OVER)} />
       <details data-part="end" className={s.end}>
         <summary>Once it is over: how many hours, and what broke?</summary>
         <ul>
@@ -63,5 +65,25 @@ export function EndPart({ season, questions }: { season: number; questions: EndQ
         </ul>
       </details>
     </>
+  );
+}
+
+const OVER = 'season-over';
+
+/** Its owner says that it is over: what still stands there is composted, and the figures are no longer "so far". */
+function SeasonOver({ season, over }: { season: number; over: boolean }) {
+  if (over) return <p data-part="season-over">This season is over. What stood there still is counted as composted.</p>;
+  return (
+    <p data-part="season-over">
+      <Popconfirm
+        title="Is this season over?"
+        description="What still stands there is counted as composted. You can undo it in the log."
+        okText="It is over"
+        cancelText="Not yet"
+        onConfirm={() => void logbox.write(season, [{ on: today(), kind: 'done', job: OVER }])}
+      >
+        <Button data-action="season-over">The season is over</Button>
+      </Popconfirm>
+    </p>
   );
 }

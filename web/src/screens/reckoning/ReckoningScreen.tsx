@@ -64,7 +64,7 @@ function Reckoning({ shown }: { shown: OnScreen }) {
           )}
           <Facts came={came} />
           <Losses came={came} season={season} />
-          <EndPart season={id} questions={data.end} />
+          <EndPart season={id} questions={data.end} over={came.over} />
           <BeliefsPart shown={shown} beliefs={data.beliefs} />
           <WorthPart season={season} worth={data.worth} />
           <RoomPart shown={shown} />

@@ -15,10 +15,16 @@ interface Props {
 /** A number by plus and minus, with a wet thumb. */
 export function CountBox({ name, value, most, looks, verb, save }: Props) {
   const [count, setCount] = useState(value);
-  const within = (n: number) => Math.max(0, Math.min(most, n));
+  const [why, setWhy] = useState<string | null>(null);
+  const set = (n: number) => {
+    setWhy(null);
+    setCount(Math.max(0, n));
+  };
+  // Never cut: who typed 40 meant 40, and is told what there is.
+  const check = () => (count > most ? setWhy(`There are ${most}: give at most that, or count again.`) : save(count));
   return (
     <div className={s.count} role="group" aria-label={`How many: ${name}`}>
-      <button type="button" aria-label="One fewer" data-action="fewer" onClick={() => setCount(within(count - 1))}>
+      <button type="button" aria-label="One fewer" data-action="fewer" onClick={() => set(count - 1)}>
         −
       </button>
       <input
@@ -27,9 +33,9 @@ export function CountBox({ name, value, most, looks, verb, save }: Props) {
         inputMode="numeric"
         value={count}
         onFocus={(event) => event.target.select()}
-        onChange={(event) => setCount(within(Number(event.target.value.replace(/\D/g, '')) || 0))}
+        onChange={(event) => set(Number(event.target.value.replace(/\D/g, '').slice(0, 6)) || 0)}
       />
-      <button type="button" aria-label="One more" data-action="more" onClick={() => setCount(within(count + 1))}>
+      <button type="button" aria-label="One more" data-action="more" onClick={() => set(count + 1)}>
         +
       </button>
       {looks && (
@@ -45,9 +51,14 @@ export function CountBox({ name, value, most, looks, verb, save }: Props) {
           </button>
         </>
       )}
-      <button type="button" className={s.big} data-action="count" onClick={() => save(count)}>
+      <button type="button" className={s.big} data-action="count" onClick={check}>
         {count} {verb}
       </button>
+      {why !== null && (
+        <p role="alert" className="trouble" data-part="count-why">
+          {why}
+        </p>
+      )}
     </div>
   );
 }

@@ -59,7 +59,10 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
     done(ids);
   };
   const undo = () => {
-    if (job.entry !== null) void logbox.write(id, [{ on: date, kind: 'undo', corrects: job.entry, crop: job.crop, job: null }]);
+    void logbox.write(
+      id,
+      job.entries.map((corrects) => ({ on: date, kind: 'undo' as const, corrects, crop: job.crop, job: null })),
+    );
   };
   const counts = job.count !== null && job.kind_of_entry !== 'sown';
   const action =
@@ -93,7 +96,7 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
           {job.detail !== null && !isDone && <small>{upper(job.detail)}</small>}
         </span>
       </button>
-      {isDone && job.entry !== null && (
+      {isDone && job.entries.length > 0 && (
         <button type="button" className="plain" data-action="not-done" aria-label={`not so: ${job.words}`} onClick={undo}>
           not so
         </button>

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { words } from '../../api/client';
-import type { Job } from '../../api/types';
+import type { Job, LogEntry } from '../../api/types';
 import { logbox } from '../../season/logbox';
 import type { OnScreen } from '../../season/SeasonContext';
 import { DoingPage } from '../../shell/DoingPage';
 import { SetupPicker } from '../../shell/SetupPicker';
-import { day, today } from '../../words/dates';
+import { varietyOf } from '../../season/site';
+import { day, shortDay, today } from '../../words/dates';
 import { duration } from '../../words/durations';
 import { entryWords } from '../../words/log';
 import { JobLine } from './JobLine';
@@ -38,7 +39,7 @@ interface Undoable {
 }
 
 function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
-  const { jobs, lastOn, error } = useJobs(id, setup.id, revision);
+  const { jobs, lastOn, marked, error } = useJobs(id, setup.id, revision);
   const [query, setQuery] = useSearchParams();
   const [opened, open] = useState<{ date: string; job: string } | null>(null);
   const [last, setLast] = useState<Undoable | null>(null);
@@ -126,6 +127,25 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
           </p>
         )}
       </header>
+      {marked.length > 0 && (
+        <section aria-labelledby="marked-title" className="trouble" data-part="marked">
+          <h2 id="marked-title">To be put right first</h2>
+          <ul>
+            {marked.map((one) => (
+              <li key={one.id}>
+                {[
+                  shortDay(one.on, us),
+                  one.crop === null ? null : varietyOf(season, one.crop),
+                  entryWords({ kind: one.kind as LogEntry['kind'], count: one.count }),
+                ]
+                  .filter(Boolean)
+                  .join(', ')}
+                : {one.why} <Link to={`/seasons/${id}/log`}>Correct it in the log</Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {last !== null && (
         <p className={s.undo} role="status" data-part="undo">
           Written down: {last.job.words}.{' '}

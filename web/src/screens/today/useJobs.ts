@@ -11,7 +11,7 @@ export function useJobs(season: number, setup: string, revision: number) {
   );
   const { entries } = useLog(season);
   const jobs = useMemo(() => (data ? withWaiting(data.jobs, entries) : null), [data, entries]);
-  return { jobs, lastOn: data?.last_on ?? null, error };
+  return { jobs, lastOn: data?.last_on ?? null, marked: data?.marked ?? [], error };
 }
 
 /** What a day shows: its own jobs, and what was left undone before it. */

@@ -62,7 +62,8 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
           : `${run.sites} ${plural(run.sites, 'site')}, ${seeds} seeds, for ${day(run.from, us)}`}
         {facts && facts.up !== null && facts.up_of > 0 && (
           <>
-            ; {facts.up} of {facts.up_of} came up, {Math.round(run.expected)} of {run.sites} were expected
+            ; {facts.up} of {run.unit === 'seeds' ? facts.seeds : facts.up_of} came up, {Math.round(run.expected)} of{' '}
+            {run.count_of} were expected
           </>
         )}
         {run.own_seed ? '; own seed' : ''}.
@@ -77,9 +78,9 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
             key={facts?.up ?? 0}
             name={name}
             value={run.up ?? facts?.up ?? 0}
-            most={run.sites}
+            most={run.count_of}
             looks
-            verb="up"
+            verb={`of ${run.count_of} ${run.unit === 'seeds' ? 'seeds' : plural(run.count_of, 'site')} up`}
             save={(count) => write({ kind: 'up', count })}
           />
           <SowAgainPart season={season} id={id} setup={setup.id} crop={run.crop} date={on} />
@@ -117,8 +118,8 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
       <CountBox
         key={kind}
         name={`${name}, ${kindWords(kind)}`}
-        value={kind === 'lost' ? 1 : (facts?.alive ?? run.sites)}
-        most={100_000}
+        value={kind === 'lost' ? 1 : (run.plants ?? facts?.alive ?? run.count_of)}
+        most={facts?.alive ?? 100_000}
         looks={false}
         verb={kindWords(kind)}
         save={(count) => write({ kind, count, ...(kind === 'lost' ? { cause } : {}) })}

@@ -103,12 +103,13 @@ const countedNow = (run: RowPicture, tray: TrayPicture, entries: LogEntry[]): nu
 function said(run: RowPicture, tray: TrayPicture, whole: RowFacts | undefined, entries: LogEntry[], us: boolean): string {
   if (run.left) return 'moved on';
   if (!run.filled) return `${run.sites}, ${shortDay(run.from, us)}`;
-  const there = run.plants === null ? '' : `${run.plants} of ${run.sites} there`;
-  if (run.stage > 0) return there || String(run.sites);
+  const there = run.plants === null ? '' : `${run.plants} of ${run.count_of} there`;
+  if (run.stage > 0) return there || String(run.count_of);
   const up = countedNow(run, tray, entries) ?? run.up;
-  if (up !== null) return `${up} of ${run.sites} up${run.plants !== null && run.plants < up ? `, ${run.plants} there` : ''}`;
-  if (whole && whole.up !== null) return `${whole.up} of ${whole.up_of} up${run.continued ? ' in all' : ''}`;
-  return `${run.sites} sown`;
+  if (up !== null) return `${up} of ${run.count_of} up${run.plants !== null && run.plants < up ? `, ${run.plants} there` : ''}`;
+  if (whole && whole.up !== null)
+    return `${whole.up} of ${run.unit === 'seeds' ? whole.seeds : whole.up_of} up${run.continued ? ' in all' : ''}`;
+  return `${run.count_of} ${run.unit === 'seeds' ? 'seeds ' : ''}sown`;
 }
 
 function Cells({ run, plants }: { run: RowPicture; plants: number | null }) {

@@ -14,6 +14,15 @@ import { TrialsPart } from './TrialsPart';
 import { rowOf, useTrays } from './useTrays';
 import s from './trays.module.css';
 
+/** "five trays", "three trays and two groups of pots" */
+const trayWords = (trays: number, groups: number): string =>
+  [
+    trays > 0 ? `${count(trays)} ${plural(trays, 'tray')}` : '',
+    groups > 0 ? `${count(groups)} ${plural(groups, 'group')} of pots` : '',
+  ]
+    .filter(Boolean)
+    .join(' and ');
+
 /** Which row of which tray holds what: laid out by itself, moved by hand, counted with a tap. */
 export function TraysScreen() {
   return <DoingPage>{(shown) => <Trays shown={shown} />}</DoingPage>;
@@ -79,7 +88,7 @@ function Trays({ shown }: { shown: OnScreen }) {
   );
   return (
     <>
-      <h1>{data.trays.length === 0 ? 'No trays yet' : `${upper(count(flats))} ${plural(flats, 'tray')}, what is where`}</h1>
+      <h1>{data.trays.length === 0 ? 'No trays yet' : `${upper(trayWords(flats, data.trays.length - flats))}: what is where`}</h1>
       <p className="quiet">
         Laid out by sowing week, warmth, time in the tray and depth, one row or more to a variety. Tap a row to count it; drag it,
         or choose “move”, to another place.
