@@ -12,7 +12,7 @@ final readonly class CsvFile
     /** What a spreadsheet program would take for a formula. */
     private const FORMULA = '/^[=+\-@\t\r]/';
 
-    /** @param  iterable<list<string|int|float|null>>  $rows */
+    /** @param  iterable<list<string|int|float|bool|null>>  $rows */
     public static function of(string $name, iterable $rows): Response
     {
         $text = "\u{FEFF}";

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Models\Purchase;
 use App\Models\Season;
 use App\Models\Work;
 use App\Seasons\KeptSeason;
@@ -62,7 +63,8 @@ final class DoWork implements ShouldQueue
                     $this->tell($work, $done, $total, $sofar === null ? [] : ['result' => json_encode($sofar(), JSON_PRESERVE_ZERO_FRACTION)]);
                 }
             };
-            $result = $work->kind->workOut($kept->file, $setup, (float) $work->amount, $progress);
+            $result = $work->kind->workOut($kept->file, $setup, (float) $work->amount, $progress,
+                array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($work->season_id)));
         } catch (Stopped) {
             return;
         } catch (Throwable $e) {

@@ -12,14 +12,17 @@ use JollyPenny\Core\Advising\Lever;
 use JollyPenny\Core\Advising\OneMoreLamp;
 use JollyPenny\Core\Advising\Savings;
 use JollyPenny\Core\Choosing\Budget;
+use JollyPenny\Core\Choosing\Budgeted;
 use JollyPenny\Core\Choosing\BudgetYears;
 use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Shopping\Purchase;
 use JollyPenny\Core\Simulating\Simulated;
 use JollyPenny\Core\Simulating\Simulation;
+use JollyPenny\Core\State\BoughtSeason;
 use JollyPenny\Core\Workings\Origins;
 
 /** What takes too long for an answer at once, and is worked out beside. */
@@ -62,14 +65,14 @@ enum WorkKind: string
     /**
      * @param  Closure(int, int, ?Closure=): void  $progress  told how much of how much is done, 0 in all where nobody knows; and what is found so far
      * @param  float  $amount  money, of a limit
+     * @param  list<Purchase>  $purchases  that were made already
      * @return mixed what is kept as the result
      */
-    public function workOut(Season $season, Setup $setup, float $amount, Closure $progress): mixed
+    public function workOut(Season $season, Setup $setup, float $amount, Closure $progress, array $purchases = []): mixed
     {
         return match ($this) {
             self::BudgetYears => self::plain(BudgetYears::of($season, $setup->id, $amount, self::SEASONS, $progress)),
-            self::SeasonBudget => self::plain((new Budget($season, $setup, $amount, $progress, true))->result()),
-            self::Budget => self::plain((new Budget($season, $setup, $amount, $progress))->result()),
+            self::SeasonBudget, self::Budget => self::plain(self::limited($season, $setup, $amount, $progress, $purchases, $this === self::SeasonBudget)),
             self::Advice => self::plain((new Savings($season, $setup))->advice($progress)),
             self::HangsOn => self::plain(self::hangsOn($season, $setup, $progress)),
             self::Simulation => self::plain(self::simulated($season, $setup, $progress)),
@@ -102,6 +105,19 @@ enum WorkKind: string
         $costing = new SeasonCosting($season);
 
         return (new Simulation($costing->books($setup), $costing->setup($setup)))->play(self::RUNS, self::SEED, $progress);
+    }
+
+    /**
+     * A limit is kept by what is paid and still to pay.
+     *
+     * @param  Closure(int, int): void  $progress
+     * @param  list<Purchase>  $purchases
+     */
+    private static function limited(Season $season, Setup $setup, float $amount, Closure $progress, array $purchases, bool $forSeason): Budgeted
+    {
+        $bought = BoughtSeason::of($season, $purchases);
+
+        return (new Budget($bought->season, $setup, $amount - $bought->paid, $progress, $forSeason))->result()->with(limit: $amount, paid: $bought->paid);
     }
 
     /** As it is kept: objects and lists, without classes. */

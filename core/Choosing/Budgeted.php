@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Choosing;
 
+use JollyPenny\Core\Season\With;
+
 /** How to keep to a limit. */
 final readonly class Budgeted
 {
+    use With;
+
     /**
-     * @param  float  $limit  money
+     * @param  float  $limit  money, of what is paid and still to pay together
      * @param  bool  $kept  whether any way keeps to it
      * @param  bool  $search  looked for by steps, rather than weighed against every other way
      * @param  int  $unsound  of the ways weighed, left out because a grower would not advise them (Soundness)
@@ -18,6 +22,7 @@ final readonly class Budgeted
      * @param  list<string>  $mats
      * @param  bool  $bare  shelves and fans are put off
      * @param  list<BudgetStep>  $steps
+     * @param  float  $paid  money already, also beside the plan; `before` and `after` are what is still to pay
      */
     public function __construct(
         public float $limit,
@@ -33,6 +38,7 @@ final readonly class Budgeted
         public BudgetTotals $before,
         public BudgetTotals $after,
         public array $steps,
+        public float $paid = 0.0,
     ) {
     }
 }

@@ -8,7 +8,7 @@ namespace JollyPenny\Core\Trials;
 final readonly class TrialResult
 {
     /**
-     * @param  list<array{name: string, of: int, came: int, each: ?float}>  $sides  each: money by the plan for one that came; null where none did
+     * @param  list<array{name: string, of: int, came: int, each: ?float}>  $sides  each: money for a finished plant as on the list; null where none is
      * @param  ?int  $better  place of the better side; null where they are alike, or not both counted
      * @param  ?float  $chance  that sides that are alike come out as unlike as this; null before both are counted
      * @param  string  $words  the result in a sentence

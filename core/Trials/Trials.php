@@ -14,6 +14,9 @@ use JollyPenny\Core\Season\TrialSide;
 /** The trials of a season, decided by what was counted. */
 final readonly class Trials
 {
+    /** Fewer plants than this have no price each. */
+    private const A_PLANT = 1e-6;
+
     /** The words for how sure one is, by the chance that it means nothing. Common practice, no source. */
     private const WORDS = [[0.001, 'Hardly chance'], [0.01, 'Very unlikely to be chance'], [0.05, 'Unlikely to be chance'], [0.2, 'Could be chance']];
 
@@ -46,7 +49,7 @@ final readonly class Trials
         }
         [$best, $other, $better] = $rateA > $rateB ? [$a, $b, 0] : [$b, $a, 1];
         $words = "{$best['name']} did better: {$this->counted($best)} {$verb} against {$this->counted($other)} of {$other['name']}. "
-            .self::sure($chance).'.';
+            .self::sure($chance).'.'.$this->besides($trial);
 
         return $done($better, $chance, $words, $best['each'] === null || $other['each'] === null ? null : $other['each'] - $best['each']);
     }
@@ -55,7 +58,7 @@ final readonly class Trials
     private function side(TrialSide $side, TrialMeasure $measure): array
     {
         $of = $came = 0;
-        $cost = 0.0;
+        $cost = $useful = 0.0;
         $costs = array_column($this->result->crops, null, 'id');
         foreach ($side->crops as $crop) {
             $facts = $this->log->crop($crop, $side->trays);
@@ -65,12 +68,33 @@ final readonly class Trials
             $lived = min($facts->up, ($facts->alive ?? 0) + $facts->gone);
             $of += $measure === TrialMeasure::Up ? $facts->up_of : $facts->up;
             $came += $measure === TrialMeasure::Up ? min($facts->up, $facts->up_of) : $lived;
-            // By the plan, what is sown in these rows costs its part of the crop.
+            // What a plant costs is what the list says.
             $planned = $costs[$crop] ?? null;
-            $cost += $planned?->cost === null || ($planned->sites ?? 0) === 0 ? 0.0 : $planned->cost * $facts->up_of / $planned->sites;
+            $cost += (float) ($planned->cost ?? 0.0);
+            $useful += (float) ($planned->useful ?? 0.0);
         }
 
-        return ['name' => $side->name, 'of' => $of, 'came' => $came, 'each' => $came === 0 ? null : $cost / $came];
+        return ['name' => $side->name, 'of' => $of, 'came' => $came, 'each' => $useful < self::A_PLANT ? null : $cost / $useful];
+    }
+
+    /** What differs between the sides besides what is tested: two varieties, or two packets of one. */
+    private function besides(Trial $trial): string
+    {
+        $lots = array_column($this->season->seedLots, null, 'id');
+        $crops = array_column($this->season->crops, 'lot', 'id');
+        $of = function (TrialSide $side, string $key) use ($lots, $crops): array {
+            $values = array_map(fn (string $crop): string => (string) (($lots[$crops[$crop] ?? ''] ?? null)?->{$key}), $side->crops);
+            sort($values);
+
+            return array_values(array_unique($values));
+        };
+        [$a, $b] = $trial->sides;
+
+        return match (true) {
+            $of($a, 'species') !== $of($b, 'species') => ' These are also two species.',
+            $of($a, 'variety') !== $of($b, 'variety') => ' These are also two varieties.',
+            default => '',
+        };
     }
 
     /** @param  array{name: string, of: int, came: int, each: ?float}  $side */

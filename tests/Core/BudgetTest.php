@@ -7,6 +7,8 @@ use JollyPenny\Core\Choosing\BudgetStep;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Shopping\Purchase;
+use JollyPenny\Core\State\BoughtSeason;
 use Tests\Seasons;
 
 /** The demo with a few of its crops, so that every way can be weighed plainly. */
@@ -124,7 +126,7 @@ it('answers on the command line, and says what is wrong with a limit', function 
     [$code, $out] = jolly("budget {$file} --setup jugs-tender-bought --limit 20");
     $found = json_decode($out, true);
     expect($code)->toBe(0)
-        ->and(array_keys($found))->toBe(['limit', 'kept', 'search', 'weighed', 'unsound', 'overrides', 'left_out', 'lights', 'mats', 'bare', 'before', 'after', 'steps'])
+        ->and(array_keys($found))->toBe(['limit', 'kept', 'search', 'weighed', 'unsound', 'overrides', 'left_out', 'lights', 'mats', 'bare', 'before', 'after', 'steps', 'paid'])
         ->and($found['after']['cash'])->toBeLessThanOrEqual(20.0);
     foreach (['--limit -1', '--limit much'] as $wrong) {
         [$code, , $err] = jolly("budget {$file} --setup jugs-tender-bought {$wrong}");
@@ -160,4 +162,19 @@ it('keeps a limit for the season with its electricity', function () {
     }
     $result = (new SeasonCosting($season))->setup($saved);
     expect((new Budget($season, $saved, 1e6))->result()->before->bill)->toBeNear($result->electricity_bill);
+});
+
+it('keeps a limit by what is paid and still to pay together', function () {
+    $season = Seasons::read(Seasons::demo());
+    $setup = $season->setups[0];
+    $shopping = (new SeasonCosting($season))->setup($setup)->shopping;
+    $line = array_values(array_filter($shopping, fn ($one) => $one->kind === 'light'))[0];
+    $seed = array_values(array_filter($shopping, fn ($one) => $one->kind === 'seed'))[0];
+    $purchases = [new Purchase('p-00001', 'light', $line->id, 'Lamp', $line->packs, 31.5, '2027-02-01', '', ''),
+        new Purchase('p-00002', 'seed', $seed->id, 'Seed', $seed->packs, 4.0, '2027-02-01', '', ''),
+        new Purchase('p-00003', 'gear', 'no-such-thing', 'A gnome', 1, 12.0, '2027-02-01', '', '')];
+    $bought = BoughtSeason::of($season, $purchases);
+    // What is still to pay is the plan's till less those lines; what was bought beside the plan is paid all the same.
+    $still = (new SeasonCosting($bought->season))->setup(array_column($bought->season->setups, null, 'id')[$setup->id])->cash_now;
+    expect($bought->paid)->toBe(47.5)->and($still)->toBeNear((new SeasonCosting($season))->setup($setup)->cash_now - $line->cost - $seed->cost, 1e-9);
 });

@@ -3085,7 +3085,7 @@ export interface components {
         };
         /** @description How to keep to a limit. *\/ */
         Budgeted: {
-            /** @description money */
+            /** @description money, of what is paid and still to pay together */
             limit: number;
             /** @description whether any way keeps to it */
             kept: boolean;
@@ -3107,6 +3107,8 @@ export interface components {
             before: components["schemas"]["BudgetTotals"];
             after: components["schemas"]["BudgetTotals"];
             steps: components["schemas"]["BudgetStep"][];
+            /** @description money already, also beside the plan; `before` and `after` are what is still to pay */
+            paid: number;
         };
         /** @description What a way of keeping to a limit comes to: money at the till, plants missing, money to fill the list, hours. *\/ */
         BudgetTotals: {

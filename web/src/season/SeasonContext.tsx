@@ -12,6 +12,7 @@ import { answered, client, Refusal, words } from '../api/client';
 import type { CropPicture, CropResult, Path, Season, SeasonState, Setup, SetupPicture, SetupResult } from '../api/types';
 import { setupOf, type Entry, type LastChange } from './entry';
 import { change, fetchSeason, keys, onScreen, run, withPending, type Pending } from './queue';
+import { lastStep } from './lastStep';
 import { refusals } from './refusals';
 import { shownSetup } from './shownSetup';
 
@@ -39,9 +40,15 @@ function actionsOf(queries: QueryClient, id: number): SeasonActions {
     answered(client.POST(path, { params: { path: { season: id }, query: { setup: onScreen(queries, id) ?? undefined } } }));
   const actions: SeasonActions = {
     id,
-    change: (changes, label) => change(queries, id, changes, label),
+    change: (changes, label) => {
+      lastStep.edited();
+      return change(queries, id, changes, label);
+    },
     apply: (changes, label) => speak(label, actions.change(changes, label)),
-    run: (label, request) => run(queries, id, label, request),
+    run: (label, request) => {
+      lastStep.edited();
+      return run(queries, id, label, request);
+    },
     attempt: (label, request) => speak(label ?? 'that', actions.run(label, request)),
     undo: () => actions.attempt(`undone: ${history()?.undo ?? ''}`, () => step('/api/seasons/{season}/undo')),
     redo: () => actions.attempt(history()?.redo ?? 'again', () => step('/api/seasons/{season}/redo')),

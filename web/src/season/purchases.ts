@@ -1,6 +1,7 @@
 import { useMutation, useMutationState, type QueryClient } from '@tanstack/react-query';
 import { answered, client, worthRetrying } from '../api/client';
 import { renew } from '../api/renew';
+import { lastStep } from './lastStep';
 import type { NewPurchase, Purchase, ShoppingState } from '../api/types';
 
 /** The kind of mutations that say what was bought; kept over a reload, like changes. */
@@ -48,7 +49,14 @@ export function useBuying(season: number) {
   });
   return {
     waiting,
-    buy: (bought: NewPurchase, token: string = crypto.randomUUID()) => mutateAsync({ season, token, bought }),
+    buy: (bought: NewPurchase, token: string = crypto.randomUUID()) => {
+      lastStep.did({
+        season,
+        label: `bought ${bought.name}`,
+        undo: () => void mutateAsync({ season, token, bought: null }).catch(() => undefined),
+      });
+      return mutateAsync({ season, token, bought });
+    },
     unbuy: (token: string) => mutateAsync({ season, token, bought: null }),
   };
 }

@@ -1,5 +1,6 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { Till, TillMove } from '../api/types';
+import { lastStep } from '../season/lastStep';
 import { refusals } from '../season/refusals';
 import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
 import { useShortcut } from '../shell/useShortcut';
@@ -169,8 +170,11 @@ function SavedOrNot() {
   const { status, waiting: changes, entry } = useSnapshot();
   const waiting = changes + useLog(useOnScreen()?.id ?? 0).waiting.length;
   const [undo, redo] = [entry?.history.undo ?? null, entry?.history.redo ?? null];
+  const step = useSyncExternalStore(lastStep.subscribe, lastStep.get);
+  const other = step !== null && step.season === store.id ? step : null;
+  const takeBack = () => (other === null ? store.undo() : lastStep.undo());
   useShortcut('z', () => {
-    if (undo !== null) store.undo();
+    if (undo !== null || other !== null) takeBack();
   });
   useShortcut('y', () => {
     if (redo !== null) store.redo();
@@ -180,8 +184,14 @@ function SavedOrNot() {
   const said = status === 'away' ? `The server is away. ${kept}` : status === 'saving' ? 'saving…' : 'everything saved';
   return (
     <span className={s.tillSaved}>
-      {undo !== null && (
-        <button type="button" className="plain" data-action="undo" title={`Take back: ${undo} (Ctrl+Z)`} onClick={store.undo}>
+      {(undo !== null || other !== null) && (
+        <button
+          type="button"
+          className="plain"
+          data-action="undo"
+          title={`Undo: ${other?.label ?? undo ?? ''} (Ctrl+Z)`}
+          onClick={takeBack}
+        >
           Undo
         </button>
       )}

@@ -36,6 +36,9 @@ it('says what was written down', () => {
   expect(entryWords(entry('done', { job: 'soak-two-one-2027-04-09', amount: 1.6, unit: 'L' }))).toBe('mix wetted, 1.6 L');
   expect(entryWords(entry('done', { job: 'red-whistle-mat_off-0' }))).toBe('mat off');
   expect(entryWords(entry('reading', { amount: 21.5, unit: 'soil_c' }))).toBe('21.5 °C in the soil');
+  // A US garden reads no metric word.
+  expect(entryWords(entry('reading', { amount: 21.5, unit: 'soil_c' }), true)).toBe('70.7 °F in the soil');
+  expect(entryWords(entry('done', { job: 'soak-two-one-2027-04-09', amount: 18.93, unit: 'L' }), true)).toBe('mix wetted, 20 qt');
   expect(entryWords(entry('put_off', { until: '2027-04-11' }))).toBe('put off, to 2027-04-11');
 });
 

@@ -1,5 +1,6 @@
 import type { LogEntry } from '../api/types';
 import { plural } from './sowing';
+import { inUnit, type Unit } from './units';
 
 /** What a plant is lost of, as people say it. */
 export const CAUSES: readonly (readonly [NonNullable<LogEntry['cause']>, string])[] = [
@@ -40,7 +41,21 @@ const WORDS: Record<LogEntry['kind'], string> = {
 
 export const kindWords = (kind: LogEntry['kind']): string => WORDS[kind];
 
-const UNITS: Record<string, string> = { air_c: '°C in the air', soil_c: '°C in the soil' };
+/** Units as entries have them: how they read, and what they are in a US garden. */
+const UNITS: Record<string, { metric: string; us: string; unit?: Unit }> = {
+  air_c: { metric: '°C in the air', us: '°F in the air', unit: '°F' },
+  soil_c: { metric: '°C in the soil', us: '°F in the soil', unit: '°F' },
+  L: { metric: 'L', us: 'qt', unit: 'qt' },
+  kg: { metric: 'kg', us: 'lb', unit: 'lb' },
+};
+
+function amountWords({ amount, unit }: Partial<LogEntry>, us: boolean): string {
+  if (amount == null) return '';
+  const known = UNITS[unit ?? ''];
+  if (known === undefined) return `${amount} ${unit ?? ''}`.trim();
+  const shown = us && known.unit ? inUnit(amount, known.unit) : amount;
+  return `${Number(shown.toFixed(shown < 10 ? 2 : 1))} ${us ? known.us : known.metric}`;
+}
 
 const JOBS: readonly (readonly [string, string])[] = [
   ['soak', 'mix wetted'],
@@ -60,9 +75,9 @@ const jobWords = (job: string | null | undefined): string =>
   JOBS.find(([kind]) => new RegExp(`(^|-)${kind}(-|$)`).test(job ?? ''))?.[1] ?? WORDS.done;
 
 /** "11 up", "2 lost: gnats", "1.6 L", "to 24 April". */
-export function entryWords(entry: Partial<LogEntry> & { kind: LogEntry['kind'] }): string {
+export function entryWords(entry: Partial<LogEntry> & { kind: LogEntry['kind'] }, us = false): string {
   const cause = CAUSES.find(([key]) => key === entry.cause)?.[1];
-  const amount = entry.amount == null ? '' : `${entry.amount} ${UNITS[entry.unit ?? ''] ?? entry.unit ?? ''}`.trim();
+  const amount = amountWords(entry, us);
   const counted =
     entry.kind === 'done'
       ? jobWords(entry.job)

@@ -84,7 +84,7 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
           {rows.slice(0, many).map((entry) => (
             <tr key={entry.id} data-entry={entry.id} className={entry.stands ? undefined : s.gone}>
               <td>{shortDay(entry.on, us)}</td>
-              <td>{entryWords(entry)}</td>
+              <td>{entryWords(entry, us)}</td>
               <td>{entry.crop ? varietyOf(season, entry.crop) : ''}</td>
               <td className="mono">{entry.tray ?? ''}</td>
               <td>
@@ -92,7 +92,7 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
                   <button
                     type="button"
                     className="plain"
-                    aria-label={`not so: ${entryWords(entry)}, ${entry.on}`}
+                    aria-label={`not so: ${entryWords(entry, us)}, ${entry.on}`}
                     onClick={() => void logbox.write(id, [{ on: entry.on, kind: 'undo', corrects: entry.id, crop: entry.crop }])}
                   >
                     not so

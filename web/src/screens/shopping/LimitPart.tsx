@@ -105,8 +105,15 @@ function Found({ season, setup, found, done }: FoundProps) {
   const store = useStore();
   const [why, setWhy] = useState<string | null>(null);
   const sum = (amount: number) => money(amount, season.currency);
-  if (!found.kept) return <p role="status">No way of this season keeps to {sum(found.limit)}.</p>;
-  const { before, after, steps } = found;
+  const { before, after, steps, paid } = found;
+  if (!found.kept)
+    return (
+      <p role="status">
+        {paid > found.limit
+          ? `You have paid ${sum(paid)} already, more than ${sum(found.limit)}. Finishing the list as planned takes ${sum(before.cash)} more.`
+          : `No way of this season keeps to ${sum(found.limit)}.`}
+      </p>
+    );
   const lost = after.missing - before.missing;
   const take = () => {
     const name = freeName(season, `${setup.name}, at most ${sum(found.limit)}`);
@@ -136,7 +143,8 @@ function Found({ season, setup, found, done }: FoundProps) {
         </p>
       )}
       <p>
-        {sum(after.cash)} at the till instead of {sum(before.cash)}
+        {paid > 0 ? `${sum(paid)} is paid; still to pay ${sum(after.cash)}` : `${sum(after.cash)} at the till`} instead of{' '}
+        {sum(before.cash)}
         {lost > SOME ? `; ${lost.toFixed(lost < 10 ? 1 : 0)} plants fewer than now` : '; no plant fewer'}. To have the whole list
         it comes to {sum(after.fill_cost)} instead of {sum(before.fill_cost)}, in {after.hours.toFixed(1)} instead of{' '}
         {before.hours.toFixed(1)} hours.{' '}

@@ -10,6 +10,7 @@ import { varietyOf } from '../../season/site';
 import { day, shortDay, today } from '../../words/dates';
 import { duration } from '../../words/durations';
 import { entryWords } from '../../words/log';
+import { fromUnit } from '../../words/units';
 import { JobLine } from './JobLine';
 import { dayToShow, onDay, useJobs } from './useJobs';
 import s from './today.module.css';
@@ -136,7 +137,7 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
                 {[
                   shortDay(one.on, us),
                   one.crop === null ? null : varietyOf(season, one.crop),
-                  entryWords({ kind: one.kind as LogEntry['kind'], count: one.count }),
+                  entryWords({ kind: one.kind as LogEntry['kind'], count: one.count }, us),
                 ]
                   .filter(Boolean)
                   .join(', ')}
@@ -188,7 +189,7 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
           <ul className={s.jobs}>{jobs.filter((job) => job.date === one && job.done_on === null).map(line)}</ul>
         </details>
       ))}
-      <WriteDown season={id} date={date} />
+      <WriteDown season={id} date={date} us={us} />
       <p className={s.links}>
         <Link to={`/seasons/${id}/log`}>All that is written down</Link> · <Link to={`/seasons/${id}/trays`}>What is where</Link>
       </p>
@@ -197,7 +198,7 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
 }
 
 /** What no job asks for: a reading, or a note. */
-function WriteDown({ season, date }: { season: number; date: string }) {
+function WriteDown({ season, date, us }: { season: number; date: string; us: boolean }) {
   const [kind, setKind] = useState<'note' | 'air_c' | 'soil_c' | 'kWh'>('note');
   const [text, setText] = useState('');
   const [said, setSaid] = useState<string | null>(null);
@@ -208,9 +209,14 @@ function WriteDown({ season, date }: { season: number; date: string }) {
     const entry =
       kind === 'note'
         ? { on: date, kind: 'note' as const, note: text.trim().slice(0, 1000) }
-        : { on: date, kind: 'reading' as const, amount, unit: kind };
+        : {
+            on: date,
+            kind: 'reading' as const,
+            amount: us && kind !== 'kWh' ? Number(fromUnit(amount, '°F').toFixed(2)) : amount,
+            unit: kind,
+          };
     void logbox.write(season, [entry]);
-    setSaid(`Written down: ${entryWords(entry)}`);
+    setSaid(`Written down: ${entryWords(entry, us)}`);
     setText('');
   };
   return (
@@ -225,8 +231,8 @@ function WriteDown({ season, date }: { season: number; date: string }) {
       <h2>Write down</h2>
       <select aria-label="What" value={kind} onChange={(event) => setKind(event.target.value as typeof kind)}>
         <option value="note">a note</option>
-        <option value="air_c">the air, °C</option>
-        <option value="soil_c">the soil, °C</option>
+        <option value="air_c">{`the air, ${us ? '°F' : '°C'}`}</option>
+        <option value="soil_c">{`the soil, ${us ? '°F' : '°C'}`}</option>
         <option value="kWh">the meter, kWh</option>
       </select>
       <input

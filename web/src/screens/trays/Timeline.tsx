@@ -29,12 +29,12 @@ export function Timeline({ season, id, crop, tray }: { season: Season; id: numbe
             <span className="quiet">{shortDay(entry.on, season.units === 'us')}</span>{' '}
             <span>
               {whole && entry.crop ? `${varietyOf(season, entry.crop)}: ` : ''}
-              {entryWords(entry)}
+              {entryWords(entry, season.units === 'us')}
             </span>
             <button
               type="button"
               className="plain"
-              aria-label={`not so: ${entryWords(entry)}, ${entry.on}`}
+              aria-label={`not so: ${entryWords(entry, season.units === 'us')}, ${entry.on}`}
               onClick={() => void logbox.write(id, [{ on: entry.on, kind: 'undo', corrects: entry.id, crop }])}
             >
               not so
