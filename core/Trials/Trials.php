@@ -7,6 +7,7 @@ namespace JollyPenny\Core\Trials;
 use JollyPenny\Core\Log\LogBook;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\SeedLot;
 use JollyPenny\Core\Season\Trial;
 use JollyPenny\Core\Season\TrialMeasure;
 use JollyPenny\Core\Season\TrialSide;
@@ -82,17 +83,18 @@ final readonly class Trials
     {
         $lots = array_column($this->season->seedLots, null, 'id');
         $crops = array_column($this->season->crops, 'lot', 'id');
-        $of = function (TrialSide $side, string $key) use ($lots, $crops): array {
-            $values = array_map(fn (string $crop): string => (string) (($lots[$crops[$crop] ?? ''] ?? null)?->{$key}), $side->crops);
+        $values = function (TrialSide $side, callable $of) use ($lots, $crops): array {
+            $values = array_map(fn (string $crop): string => isset($lots[$crops[$crop] ?? '']) ? $of($lots[$crops[$crop]]) : '', $side->crops);
             sort($values);
 
-            return array_values(array_unique($values));
+            return array_unique($values);
         };
         [$a, $b] = $trial->sides;
+        $differ = fn (callable $of): bool => $values($a, $of) !== $values($b, $of);
 
         return match (true) {
-            $of($a, 'species') !== $of($b, 'species') => ' These are also two species.',
-            $of($a, 'variety') !== $of($b, 'variety') => ' These are also two varieties.',
+            $differ(fn (SeedLot $lot): string => $lot->species) => ' These are also two species.',
+            $differ(fn (SeedLot $lot): string => $lot->variety) => ' These are also two varieties.',
             default => '',
         };
     }
