@@ -81,22 +81,27 @@ final readonly class Trials
     /** What differs between the sides besides what is tested: two varieties, or two packets of one. */
     private function besides(Trial $trial): string
     {
-        $lots = array_column($this->season->seedLots, null, 'id');
-        $crops = array_column($this->season->crops, 'lot', 'id');
-        $values = function (TrialSide $side, callable $of) use ($lots, $crops): array {
-            $values = array_map(fn (string $crop): string => isset($lots[$crops[$crop] ?? '']) ? $of($lots[$crops[$crop]]) : '', $side->crops);
-            sort($values);
-
-            return array_unique($values);
-        };
         [$a, $b] = $trial->sides;
-        $differ = fn (callable $of): bool => $values($a, $of) !== $values($b, $of);
 
         return match (true) {
-            $differ(fn (SeedLot $lot): string => $lot->species) => ' These are also two species.',
-            $differ(fn (SeedLot $lot): string => $lot->variety) => ' These are also two varieties.',
+            $this->seedOf($a, fn (SeedLot $lot): string => $lot->species) !== $this->seedOf($b, fn (SeedLot $lot): string => $lot->species) => ' These are also two species.',
+            $this->seedOf($a, fn (SeedLot $lot): string => $lot->variety) !== $this->seedOf($b, fn (SeedLot $lot): string => $lot->variety) => ' These are also two varieties.',
             default => '',
         };
+    }
+
+    /**
+     * @param  callable(SeedLot): string  $what
+     * @return array<int, string> what is said of a side's seed, in order and each once
+     */
+    private function seedOf(TrialSide $side, callable $what): array
+    {
+        $lots = array_column($this->season->seedLots, null, 'id');
+        $crops = array_column($this->season->crops, 'lot', 'id');
+        $said = array_map(fn (string $crop): string => isset($crops[$crop]) ? $what($lots[$crops[$crop]]) : '', $side->crops);
+        sort($said);
+
+        return array_unique($said);
     }
 
     /** @param  array{name: string, of: int, came: int, each: ?float}  $side */
