@@ -12,6 +12,7 @@ use JollyPenny\Core\Season\Method;
 use JollyPenny\Core\Season\Mix;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Season\Stage;
 
 /** The cautions that belong to raising a crop in a set-up, the gravest first. */
 final readonly class CautionsFor
@@ -30,37 +31,47 @@ final readonly class CautionsFor
             $found[] = Caution::Selling;
         }
 
-        return array_values(array_filter(Caution::cases(), fn (Caution $caution): bool => in_array($caution, $found, true)));
+        return self::once($found);
     }
 
     /** @return list<Caution> */
     private function method(Setup $setup, Method $method): array
     {
-        $mixes = array_column($this->season->mixes, null, 'id');
-        $containers = array_column($this->season->containers, null, 'id');
-        $found = [];
-        foreach ($method->stages as $stage) {
-            $container = $stage->container === null ? null : $containers[$stage->container];
-            $mix = $stage->mix === null ? null : $mixes[$stage->mix] ?? null;
-            $found = [...$found, ...array_keys(array_filter([
-                Caution::Electricity->value => ($stage->light && $setup->lights !== []) || ($stage->mat && $setup->mats !== []),
-                Caution::Fire->value => $stage->mat && $setup->mats !== [],
-                Caution::Mercury->value => $stage->light && $this->hasLamp($setup, '/tube|fluoresc/i'),
-                Caution::LampBox->value => $stage->light && $this->hasLamp($setup, '/lamp box|box of lamps|tote/i'),
-                Caution::Refrigerator->value => $stage->mat && $this->cools($setup),
-                Caution::BoilingWater->value => ($mix->kwhPerL ?? 0.0) > 0.0,
-                Caution::Dust->value => $mix !== null,
-                // Saved pots are washed with it too: they carry disease most.
-                Caution::Bleach->value => $container !== null && ! $container->singleUse,
-                Caution::GardenSoil->value => $this->namesSoil($stage->mix, $mix),
-                Caution::TreatedWood->value => $container !== null && preg_match('/\bwood(en)?\b/i', $container->name) === 1,
-                Caution::Cutting->value => $container !== null && self::saved($container),
-                Caution::Kitchen->value => $container !== null && self::saved($container),
-                Caution::Film->value => $stage->trayware !== [],
-            ]))];
-        }
+        return self::once(array_merge(...array_map(fn (Stage $stage): array => $this->stage($setup, $stage), $method->stages)));
+    }
 
-        return array_map(Caution::from(...), array_values(array_unique($found)));
+    /** @return list<Caution> what belongs to one stage's work */
+    public function stage(Setup $setup, Stage $stage): array
+    {
+        $container = $stage->container === null ? null : array_column($this->season->containers, null, 'id')[$stage->container];
+        $mix = $stage->mix === null ? null : array_column($this->season->mixes, null, 'id')[$stage->mix] ?? null;
+        $found = array_keys(array_filter([
+            Caution::Electricity->value => ($stage->light && $setup->lights !== []) || ($stage->mat && $setup->mats !== []),
+            Caution::Fire->value => $stage->mat && $setup->mats !== [],
+            Caution::Mercury->value => $stage->light && $this->hasLamp($setup, '/tube|fluoresc/i'),
+            Caution::LampBox->value => $stage->light && $this->hasLamp($setup, '/lamp box|box of lamps|tote/i'),
+            Caution::Refrigerator->value => $stage->mat && $this->cools($setup),
+            Caution::BoilingWater->value => ($mix->kwhPerL ?? 0.0) > 0.0,
+            Caution::Dust->value => $mix !== null,
+            // Saved pots are washed with it too: they carry disease most.
+            Caution::Bleach->value => $container !== null && ! $container->singleUse,
+            Caution::GardenSoil->value => $this->namesSoil($stage->mix, $mix),
+            Caution::TreatedWood->value => $container !== null && preg_match('/\bwood(en)?\b/i', $container->name) === 1,
+            Caution::Cutting->value => $container !== null && self::saved($container),
+            Caution::Kitchen->value => $container !== null && self::saved($container),
+            Caution::Film->value => $stage->trayware !== [],
+        ]));
+
+        return array_map(Caution::from(...), $found);
+    }
+
+    /**
+     * @param  list<Caution>  $found
+     * @return list<Caution> the gravest first
+     */
+    private static function once(array $found): array
+    {
+        return array_values(array_filter(Caution::cases(), fn (Caution $caution): bool => in_array($caution, $found, true)));
     }
 
     /** @return list<Caution> what its seed, leaves or berries can do to one */

@@ -6,6 +6,7 @@ namespace JollyPenny\Core\Tasks;
 
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Cautions\Caution;
 use JollyPenny\Core\Cautions\CautionsFor;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Log\LogBook;
@@ -38,6 +39,9 @@ final readonly class Jobs
 
     /** A quarter inch covered by more than that is said in inches. */
     private const INCH_MM = 25.4;
+
+    /** What can hurt at a sowing, besides what the wetting and washing say: the seed, the plugs, the mat, the cover. */
+    private const AT_A_SOWING = [Caution::Electricity, Caution::Fire, Caution::Film];
 
     private Catalogue $catalogue;
 
@@ -194,7 +198,7 @@ final readonly class Jobs
             $task->id, $task->date, Day::ofNumber($plan->plantOutOn())->format(), JobGroup::Sow, $task->kind, $plan->crop->id, [$plan->crop->id],
             "Sow {$plan->lot->variety}: ".$this->sitesAndSeeds($plan, $sites, $seedsFor($sites)), $this->howToSow($plan), $this->codes($plan, 0),
             $this->onlyTray($plan, 0), count($parts) === 1 ? $parts[0]['row'] : null, LogKind::Sown, $sites, null, $seedsFor($sites),
-            minutes: $sites * $plan->stages[0]->stage->minutesPerSite, away: $task->away, cautions: $this->seedCaution($plan), parts: $parts,
+            minutes: $sites * $plan->stages[0]->stage->minutesPerSite, away: $task->away, cautions: $this->sowingCautions($plan), parts: $parts,
         );
     }
 
@@ -440,9 +444,12 @@ final readonly class Jobs
     }
 
     /** @return list<string> */
-    private function seedCaution(CropPlan $plan): array
+    private function sowingCautions(CropPlan $plan): array
     {
-        return array_column((new CautionsFor($this->books->season(), $this->catalogue))->seed($plan->crop), 'value');
+        $cautions = new CautionsFor($this->books->season(), $this->catalogue);
+        $work = array_filter($cautions->stage($this->books->setup, $plan->stages[0]->stage), fn (Caution $one): bool => in_array($one, self::AT_A_SOWING, true));
+
+        return array_column([...$cautions->seed($plan->crop), ...$work], 'value');
     }
 
     private static function order(?string $codes): string

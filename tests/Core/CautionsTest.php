@@ -81,3 +81,23 @@ it('warns of a lamp box, and of a chamber that cools', function () {
     $file['setups'][0]['mats'] = ['cool'];
     expect(cautions($file))->toContain('lamp_box')->toContain('refrigerator');
 });
+
+it('warns of garden soil, old wood, and of seed and berries that are poisonous', function () {
+    $file = Seasons::small();
+    expect(cautions($file))->not->toContain('garden_soil')->not->toContain('treated_wood');
+    $file['supplies'][] = ['id' => 'soil', 'name' => 'Garden soil', 'unit' => 'L', 'pack_price' => 0, 'pack_amount' => 10];
+    $file['methods'][0]['stages'][0]['mix'] = 'soil';
+    $file['containers'][0]['name'] = 'Wooden box';
+    expect(cautions($file))->toContain('garden_soil')->toContain('treated_wood');
+    foreach (['Sweet pea' => 'poisonous_seed', 'Lupin' => 'poisonous_seed', 'Asparagus' => 'poisonous_berries', 'Lima bean' => 'poisonous_seed'] as $name => $caution) {
+        $file['species'][0]['name'] = $name;
+        expect(cautions($file))->toContain($caution);
+    }
+    expect(cautions($file))->toContain('treated_seed');
+});
+
+it('warns of bleach where pots from the bin are washed, which carry disease most', function () {
+    $file = Seasons::small();
+    $file['containers'][0] = ['pack_price' => 0, 'single_use' => false] + $file['containers'][0];
+    expect(cautions($file))->toContain('bleach');
+});

@@ -55,7 +55,8 @@ it('says once what is done together on a day, with its total', function () {
     foreach ($file['species'] as $i => $species) {
         $species['id'] !== $lot ?: $file['species'][$i] = ['name' => 'Hot pepper', 'meta' => ['catalogue' => 'hot_pepper']] + $species;
     }
-    expect(jobsOf($file)['red-whistle-sow']->cautions)->toBe(['hot_seed']);
+    // Hands after the seed, and what stands at the bench where it is sown.
+    expect(jobsOf($file)['red-whistle-sow']->cautions)->toBe(['hot_seed', 'electricity', 'fire', 'film']);
 });
 
 it('says litres and millimetres where the season does', function () {
