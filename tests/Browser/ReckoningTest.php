@@ -8,7 +8,7 @@ use Tests\Browser\May;
 
 it('says what it came to, weighs what to do otherwise, takes one change and takes it back', function () {
     $path = May::open($this, 'reckoning');
-    expect($this->text('h1'))->toContain('It came to')->and($this->text('[data-part="losses"]'))->toContain('Long Day Amber 6, tray B')
+    expect($this->text('h1'))->toContain('So far')->and($this->text('[data-part="losses"]'))->toContain('Long Day Amber 6, tray B')
         ->and($this->text('[data-part="known"]'))->toContain('11 of 12 crops counted');
     $this->find('[data-part="bridge"] [data-step="lived"]');
     $this->click('[data-action="ask-advice"]');

@@ -82,9 +82,13 @@ function Reckoning({ shown }: { shown: OnScreen }) {
 
 function title(came: CameTo, season: Season, known: boolean): string {
   const [planned, real] = [came.steps[0]?.per_finished ?? null, came.steps.at(-1)?.per_finished ?? null];
-  if (planned === null || real === null) return 'Nothing to reckon';
+  if (planned === null) return 'Nothing to reckon';
+  if (real === null) return 'No plant was finished';
   if (!known) return `Planned: ${money(planned, season.currency, true)} a plant`;
-  return `It came to ${money(real, season.currency, true)} a plant, not ${money(planned, season.currency, true)}`;
+  // Until its owner says that it is over, it is what it is: so far, and the rest as planned.
+  return came.over
+    ? `It came to ${money(real, season.currency, true)} a plant, not ${money(planned, season.currency, true)}`
+    : `So far ${money(real, season.currency, true)} a plant; planned ${money(planned, season.currency, true)}`;
 }
 
 /** What moved it most, in a sentence. */
@@ -96,12 +100,12 @@ function lead(came: CameTo, season: Season, known: boolean): string {
     most && Math.abs(most.moved ?? 0) > 0.0005
       ? ` ${STEP_WORDS[most.key] ?? ''} moved it most: ${money(Math.abs(most.moved ?? 0), season.currency, true)} ${(most.moved ?? 0) > 0 ? 'dearer' : 'cheaper'}.`
       : '';
-  const kept =
-    came.kept === null
-      ? ''
-      : ` Against buying you ${came.kept >= 0 ? 'kept' : 'lost'} ${money(Math.abs(came.kept), season.currency)}`;
+  const verb = came.over ? ((came.kept ?? 0) >= 0 ? 'saved' : 'lost') : (came.kept ?? 0) >= 0 ? 'would save' : 'would lose';
+  const kept = came.kept === null ? '' : ` Against buying you ${verb} ${money(Math.abs(came.kept), season.currency)}`;
+  const beside = came.beside > 0 ? ` ${money(came.beside, season.currency)} of it was bought beside the plan.` : '';
   const wage = came.wage === null || came.kept === null ? '' : `, ${money(came.wage, season.currency)} for an hour of work`;
-  return `${came.out} plants went out so far, ${came.wanted} were wanted.${moved}${kept}${wage}${kept ? '.' : ''}`;
+  const rest = came.over ? '' : ' What is not known yet is as planned.';
+  return `${came.out} finished plants${came.over ? '' : ' so far'}, ${came.wanted} wanted.${rest}${moved}${beside}${kept}${wage}${kept ? '.' : ''}`;
 }
 
 /** How much of it is known. */
