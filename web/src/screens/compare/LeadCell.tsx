@@ -132,7 +132,7 @@ function MakeRoom({ setup, name }: { setup: string; name: string }) {
           className="plain"
           data-make-room={setup}
           disabled={busy}
-          aria-label={`Make room in ${name}: buy what gives way, or sow it in the bed`}
+          aria-label={`Make room: buy or sow in the bed what gives way, in ${name}`}
           onClick={() => void mix(setup)}
         >
           Make room: buy or sow in the bed what gives way
