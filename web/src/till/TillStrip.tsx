@@ -129,7 +129,7 @@ export function TillStrip({ till, last, explain, where }: Props) {
 function Moved({ by, label, currency }: { by: number | null; label: string; currency: string }) {
   if (by === null || Math.abs(by) < STILL.coin) return <span>{label}: no change</span>;
   return (
-    <span className={by < 0 ? 'cheaper' : 'dearer'}>
+    <span className={by < 0 ? 'cheaper' : 'dearer'} title={label}>
       {moneyChange(by, currency)} {label}
     </span>
   );

@@ -115,7 +115,7 @@ function Changes({ shown: { season }, advice: { changes, left_out: leftOut }, cu
         const found = (all ? keeps : keeps.slice(0, SHOWN)).filter((one) => one.group === group);
         return found.length === 0 ? null : (
           <section key={group} aria-label={title}>
-            <h4>{title}</h4>
+            <h3>{title}</h3>
             <ul className={s.changes}>{found.map(line)}</ul>
           </section>
         );
