@@ -60,7 +60,7 @@ export function Tray({ season, tray, facts, entries, chosen, choose, dragged, dr
                     ),
                   )}
                 </span>
-                <span className="quiet">free: next time</span>
+                <span className="quiet">free row</span>
               </li>
             );
           const { run } = row;
@@ -82,7 +82,7 @@ export function Tray({ season, tray, facts, entries, chosen, choose, dragged, dr
                   <b>{name}</b>
                   <small>
                     <span className="mono">{run.code}</span>: {said(run, tray, facts[run.crop], entries, us)}
-                    {run.continued ? '; goes on in another' : ''}
+                    {run.continued ? '; continues in another tray' : ''}
                   </small>
                 </span>
               </button>
