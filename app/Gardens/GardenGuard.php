@@ -24,6 +24,12 @@ final class GardenGuard extends SessionGuard
         return $guard;
     }
 
+    /** Under the name the framework's own guard has: sessions from before this one are not lost by an upgrade. */
+    public function getName(): string
+    {
+        return "login_{$this->name}_".sha1(SessionGuard::class);
+    }
+
     public function getRecallerName(): string
     {
         return CookieNames::garden((string) config('app.key'));

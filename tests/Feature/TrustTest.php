@@ -398,6 +398,8 @@ it('reads the session\'s cookie by the name it had before', function () {
     session()->setId(Str::random(40));
     $this->getJson('/api/seasons')->assertUnauthorized();
     Auth::forgetGuards();
+    // As the framework's own guard wrote it there, which those had who were here before.
+    expect(auth()->guard('web')->getName())->toBe('login_web_'.sha1(Illuminate\Auth\SessionGuard::class));
     $this->withCookie(CookieNames::SESSION_BEFORE, $session)->getJson('/api/seasons')->assertOk();
 });
 
