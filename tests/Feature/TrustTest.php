@@ -398,9 +398,22 @@ it('reads the session\'s cookie by the name it had before', function () {
     session()->setId(Str::random(40));
     $this->getJson('/api/seasons')->assertUnauthorized();
     Auth::forgetGuards();
-    // As the framework's own guard wrote it there, which those had who were here before.
-    expect(auth()->guard('web')->getName())->toBe('login_web_'.sha1(Illuminate\Auth\SessionGuard::class));
     $this->withCookie(CookieNames::SESSION_BEFORE, $session)->getJson('/api/seasons')->assertOk();
+});
+
+it('finds the garden to try of a session that an older version wrote', function () {
+    config(['session.driver' => 'database']);
+    [$user] = gardener();
+    // As the framework's own guard wrote it, under the cookie's name of then; there was no long-lived cookie beside it.
+    session()->setId($session = Str::random(40));
+    session()->put('login_web_'.sha1(Illuminate\Auth\SessionGuard::class), $user->id);
+    session()->put('_token', Str::random(40));
+    session()->save();
+    session()->flush();
+    session()->setId(Str::random(40));
+    Auth::forgetGuards();
+    $answer = $this->withCredentials()->withCookie(CookieNames::SESSION_BEFORE, $session)->getJson('/api/seasons')->assertOk();
+    expect($answer->json('seasons'))->toHaveCount(1);
 });
 
 it('says the address by which the page was opened where the installation has none of its own', function () {
