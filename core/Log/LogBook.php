@@ -94,17 +94,6 @@ final readonly class LogBook
         return new self($this->all, $crops);
     }
 
-    /** Why an entry cannot be, as things stand with those before it; null where it can. */
-    public function whyNot(LogEntry $entry): ?string
-    {
-        if ($entry->crop === null || $entry->kind === LogKind::Undo || $entry->corrects !== null) {
-            // A correction or a taking back is never refused; what it makes impossible is marked.
-            return null;
-        }
-
-        return (new self([...$this->all, $entry], $this->crops))->marked[$entry->id] ?? null;
-    }
-
     public function isOver(): bool
     {
         return isset($this->byJob[self::OVER]);
