@@ -11,7 +11,6 @@ use JollyPenny\Core\Season\LogKind;
 use JollyPenny\Core\Season\Pattern;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\State\PlantLedger;
 
 /**
  * What the log says once corrections are made: an entry that is corrected stands no longer, the one that corrects it stands in its

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyPenny\Core\State;
+namespace JollyPenny\Core\Log;
 
 use JollyPenny\Core\Season\LogEntry;
 use JollyPenny\Core\Season\LogKind;
