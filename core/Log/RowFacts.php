@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Log;
 
-
 /** What is known of a crop, or of its rows in some trays, by the law of plants (docs/after.md). */
 final readonly class RowFacts
 {

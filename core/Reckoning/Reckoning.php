@@ -34,6 +34,9 @@ final class Reckoning
 
     private const MONDAY = 3;
 
+    /** The job of wetting one mix for all that need it on a day. */
+    private const SHARED_WETTING = '/^soak-(.+)-\d{4}-\d{2}-\d{2}$/';
+
     /** Where each kind of thing that is bought has its price. */
     private const PRICES = ['seed' => ['seed_lots', 'packet_price'], 'supply' => ['supplies', 'pack_price'], 'container' => ['containers', 'pack_price'],
         'trayware' => ['trayware', 'price'], 'light' => ['lights', 'price'], 'mat' => ['mats', 'price'], 'appliance' => ['appliances', 'price'],
@@ -184,26 +187,35 @@ final class Reckoning
     {
         $said = $planned = 0.0;
         foreach ($this->log->entries as $entry) {
-            if ($entry->kind !== LogKind::Done || $entry->amount === null || $entry->unit !== 'L' || ! str_contains($entry->job ?? '', 'soak')) {
+            if ($entry->kind !== LogKind::Done || $entry->amount === null || $entry->unit !== 'L') {
                 continue;
             }
-            $day = $entry->on->number;
-            foreach ($books->plans as $plan) {
-                $facts = $this->log->crop($plan->crop->id);
-                $late = $facts->sown_on === null ? 0 : Day::parse($facts->sown_on)->number - $plan->sowOn();
-                foreach ($plan->stages as $i => $stage) {
-                    $own = str_starts_with($entry->job ?? '', "{$plan->crop->id}-soak") && str_ends_with($entry->job ?? '', $i === 0 ? 'soak' : "-{$i}");
-                    $shared = str_starts_with($entry->job ?? '', "soak-{$stage->stage->mix}-") && $stage->start + $late === $day;
-                    if ($stage->fills() && $stage->stage->mix !== null && ($own || $shared)) {
-                        $planned += $stage->mixLitres($this->season->mixOverage);
-                        $own && $said += $entry->amount;
-                    }
-                }
-            }
-            $said += str_starts_with($entry->job ?? '', 'soak-') ? $entry->amount : 0.0;
+            $litres = $this->litresOf($books, $entry);
+            $planned += $litres;
+            $said += $litres > 0.0 ? $entry->amount : 0.0;
         }
 
         return [$said, $planned];
+    }
+
+    /** What the plan has for the stages that an entry says were wetted: a crop's own, or all of one mix on that day. */
+    private function litresOf(SetupBooks $books, LogEntry $entry): float
+    {
+        $mix = preg_match(self::SHARED_WETTING, $entry->job ?? '', $parts) === 1 ? $parts[1] : null;
+        $litres = 0.0;
+        foreach ($books->plans as $plan) {
+            $sown = $this->log->crop($plan->crop->id)->sown_on;
+            $late = $sown === null ? 0 : Day::parse($sown)->number - $plan->sowOn();
+            foreach ($plan->stages as $i => $stage) {
+                $isOwn = $entry->job === "{$plan->crop->id}-soak".($i === 0 ? '' : "-{$i}");
+                $isShared = $mix !== null && $mix === $stage->stage->mix && $stage->start + $late === $entry->on->number;
+                if ($stage->fills() && $stage->stage->mix !== null && ($isOwn || $isShared)) {
+                    $litres += $stage->mixLitres($this->season->mixOverage);
+                }
+            }
+        }
+
+        return $litres;
     }
 
     /** @return array{list<array{path: non-empty-list<string>, to: mixed}>, int, int} */

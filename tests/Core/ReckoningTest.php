@@ -427,3 +427,13 @@ it('has nobody give way where there is room, for want of room elsewhere', functi
         ->and($lamps)->toHaveKey('cellar-lamp')->and($lamps['led2']->gives_way)->not->toContain('cellar-crop')
         ->and($lamps['led2']->gives_way)->toHaveCount(count($lamp->gives_way));
 });
+
+it('takes a mix for itself and for none whose name begins like it', function () {
+    $file = Seasons::demo();
+    $other = array_column($file['mixes'], null, 'id')['two-one'];
+    $file['mixes'][] = ['id' => 'two-one-2'] + $other;
+    $wetted = fn (string $mix): float => cameTo($file, Logs::book([['2027-04-08', 'done', ['job' => "soak-{$mix}-2027-04-08", 'amount' => 4.0, 'unit' => 'L']]]))->steps[2]->cost;
+    $planned = cameTo($file, new LogBook([]))->steps[2]->cost;
+    // Nothing is filled with the other, so what is wetted of it says nothing of this one.
+    expect($wetted('two-one-2'))->toBeNear($planned)->and(abs($wetted('two-one') - $planned))->toBeGreaterThan(0.01);
+});
