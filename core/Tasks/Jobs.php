@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Tasks;
 
 use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Calendar\Habits;
 use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Cautions\Caution;
 use JollyPenny\Core\Cautions\CautionsFor;
@@ -95,7 +96,12 @@ final readonly class Jobs
                 array_push($jobs, ...$this->filling($tasks));
             }
         }
-        $jobs = array_map($this->withState(...), $jobs);
+        $habits = Habits::of($this->books->season()->meta);
+        $jobs = array_map(function (Job $job) use ($habits): Job {
+            $job = $this->withState($job);
+
+            return $habits->isAway(Day::parse($job->date)->number) ? $job->with(away: true) : $job;
+        }, $jobs);
         $group = array_flip(array_column(JobGroup::cases(), 'value'));
         $kind = array_flip(array_column(TaskKind::cases(), 'value'));
         usort($jobs, fn (Job $a, Job $b): int => [$a->date, $group[$a->group->value], $kind[$a->kind->value], self::order($a->codes), $a->id]
@@ -176,8 +182,7 @@ final readonly class Jobs
         foreach ($sites as $id => $n) {
             $trays = array_values($codes[$id]);
             $jobs[] = new Job("fill-{$id}-{$tasks[0]->date}", $tasks[0]->date, $tasks[0]->date, JobGroup::Wet, TaskKind::Fill, null, $crops[$id],
-                "Fill {$n} ".($names[$id] === 'cells' ? 'cells' : "× {$names[$id]}").': tray'.(count($trays) > 1 ? 's ' : ' ').Session::list($trays),
-                away: $tasks[0]->away);
+                "Fill {$n} ".($names[$id] === 'cells' ? 'cells' : "× {$names[$id]}").': tray'.(count($trays) > 1 ? 's ' : ' ').Session::list($trays));
         }
 
         return $jobs;
@@ -198,7 +203,7 @@ final readonly class Jobs
             $task->id, $task->date, Day::ofNumber($plan->plantOutOn())->format(), JobGroup::Sow, $task->kind, $plan->crop->id, [$plan->crop->id],
             "Sow {$plan->lot->variety}: ".$this->sitesAndSeeds($plan, $sites, $seedsFor($sites)), $this->howToSow($plan), $this->codes($plan, 0),
             $this->onlyTray($plan, 0), count($parts) === 1 ? $parts[0]['row'] : null, LogKind::Sown, $sites, null, $seedsFor($sites),
-            minutes: $sites * $plan->stages[0]->stage->minutesPerSite, away: $task->away, cautions: $this->sowingCautions($plan), parts: $parts,
+            minutes: $sites * $plan->stages[0]->stage->minutesPerSite, cautions: $this->sowingCautions($plan), parts: $parts,
         );
     }
 
@@ -227,7 +232,7 @@ final readonly class Jobs
                 $day === $first ? $task->id : "{$plan->crop->id}-look-".Day::ofNumber($day)->format(), Day::ofNumber($day)->format(),
                 Day::ofNumber($day)->format(), JobGroup::Look, $day === $first ? TaskKind::FirstLook : TaskKind::Look, $plan->crop->id, [$plan->crop->id],
                 "{$name}: how many of {$of} up?", $day === $full ? 'the full look: what is not up now counts as lost' : null,
-                $this->codes($plan, 0), $this->onlyTray($plan, 0), null, LogKind::Up, $up ?? 0, $of, away: $task->away,
+                $this->codes($plan, 0), $this->onlyTray($plan, 0), null, LogKind::Up, $up ?? 0, $of,
             );
         }
 
@@ -257,7 +262,7 @@ final readonly class Jobs
             $stage->fills() ? $this->onlyTray($plan, $i) : null, null, $kind,
             $kind === LogKind::Done ? null : $this->movedOn($plan, $stage->sites * max(1, $stage->stage->plantsPerSite)),
             $this->facts[$plan->crop->id]->alive,
-            minutes: $stage->fills() ? $stage->sites * $stage->stage->minutesPerSite : 0.0, away: $task->away,
+            minutes: $stage->fills() ? $stage->sites * $stage->stage->minutesPerSite : 0.0,
         );
     }
 
@@ -266,7 +271,7 @@ final readonly class Jobs
         return new Job($task->id, $task->date, Day::parse($task->date)->plus($days)->format(), $group, $task->kind, $task->crop,
             array_filter([$task->crop]), $task->words, codes: $plan === null ? null : $this->codes($plan,
                 $task->kind === TaskKind::LastResow ? 0 : null), kind_of_entry: $kind, count: $count,
-            of: $kind === LogKind::Planted && $plan !== null ? $this->facts[$plan->crop->id]->alive : null, away: $task->away);
+            of: $kind === LogKind::Planted && $plan !== null ? $this->facts[$plan->crop->id]->alive : null);
     }
 
     /** The job as the log has it: done, put off, or open. */

@@ -113,7 +113,7 @@ final readonly class Session
                 $id === '' ? 'Wet the pellets' : 'Wet '.$this->litres($amount)." of {$name}".($scald && ! str_contains($name, 'scald') ? ', scalded' : ''),
                 ($mix === null ? '' : $this->recipe($mix->parts, $amount).': ')
                     .'a squeezed handful holds together and does not drip'.($scald ? '. Carry small amounts of boiling water' : ''),
-                amount: $amount, supply: $id === '' ? null : (string) $id, minutes: $amount * ($mix->minutesPerL ?? 0.0), away: $first->away,
+                amount: $amount, supply: $id === '' ? null : (string) $id, minutes: $amount * ($mix->minutesPerL ?? 0.0),
                 cautions: $scald ? ['boiling_water', 'dust'] : ['dust'],
             );
         }
@@ -201,7 +201,7 @@ final readonly class Session
         $one = count($crops) === 1;
 
         return new Job($one ? $first->id : "{$first->kind->value}-{$first->date}", $first->date, Day::parse($first->date)->plus($days)->format(), $group,
-            $first->kind, $one ? $crops[0] : null, $crops, $words, $detail, minutes: $minutes, away: $first->away, cautions: $cautions);
+            $first->kind, $one ? $crops[0] : null, $crops, $words, $detail, minutes: $minutes, cautions: $cautions);
     }
 
     private function variety(string $crop): string

@@ -11,7 +11,6 @@ final readonly class Task
      * @param  string  $id  of the crop, the kind and which of them, within a set-up
      * @param  string  $date  year-month-day
      * @param  ?string  $crop  null for what all crops share
-     * @param  bool  $away  on a day on which one is away
      * @param  ?int  $stage  of the method, where it belongs to one
      */
     public function __construct(
@@ -20,7 +19,6 @@ final readonly class Task
         public TaskKind $kind,
         public ?string $crop,
         public string $words,
-        public bool $away,
         public ?int $stage = null,
     ) {
     }

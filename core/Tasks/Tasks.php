@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Tasks;
 
 use JollyPenny\Core\Books\SetupBooks;
-use JollyPenny\Core\Calendar\Habits;
 use JollyPenny\Core\Calendar\StagePlan;
 use JollyPenny\Core\Calendar\Timetable;
 use JollyPenny\Core\Planning\CropPlan;
@@ -30,12 +29,9 @@ final readonly class Tasks
 
     private const WEEK = 7;
 
-    private Habits $habits;
-
     /** @param  array<array-key, int>  $shift  days by which a crop was sown later than planned; what follows moves along */
     public function __construct(private SetupBooks $books, private array $shift = [])
     {
-        $this->habits = Habits::of($books->season()->meta);
     }
 
     /** @return list<Task> by date, then as the work goes */
@@ -184,7 +180,6 @@ final readonly class Tasks
             $kind,
             $crop->id,
             $words,
-            $this->habits->isAway($day),
             $stage,
         );
     }

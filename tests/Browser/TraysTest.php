@@ -30,6 +30,30 @@ it('counts a row, loses from it, moves it and takes that back', function () {
     $this->waitFor(fn () => str_contains($this->text('[data-tray="E"]'), 'E1–4') ?: null, 'the rows back at their old place');
 });
 
+it('has a row sown before it is counted, and leaves it in its place', function () {
+    $path = May::open($this, 'trays');
+    $trays = fn (): array => $this->api("/api{$path}/setups/bench/trays");
+    $before = $trays();
+    $rows = array_merge(...array_map(fn (array $tray): array => array_map(fn (array $run): array => $run + ['tray' => $tray['id']], $tray['runs']),
+        $before['trays']));
+    $unsown = array_values(array_filter($rows, fn (array $run): bool => $run['stage'] === 0 && ! $run['filled']
+        && ($before['facts'][$run['crop']]['sown_on'] ?? null) === null));
+    expect($unsown)->not->toBe([]);
+    ['tray' => $tray, 'row' => $row, 'crop' => $crop, 'code' => $code] = $unsown[0];
+    $this->visit("{$path}/trays/{$tray}/{$row}", 390, 844);
+    expect($this->text('[data-part="row"]'))->toContain('Nothing of it is sown yet')->not->toContain('Up?');
+    $this->click('[data-action="sown"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="row"]'), 'Up?') ?: null, 'what is sown to be counted');
+    May::untilSent($this);
+    $after = $trays();
+    expect($after['facts'][$crop])->toMatchArray(['sites' => array_sum(array_column(array_filter($rows,
+        fn (array $run): bool => $run['crop'] === $crop && $run['stage'] === 0), 'sites'))])
+        ->and($this->text('#row-title'))->toContain($code);
+    $this->click('[data-part="row"] [data-action="all"]');
+    May::untilSent($this);
+    $this->waitFor(fn () => ($trays()['facts'][$crop]['up'] ?? 0) > 0 ?: null, 'the count to be kept');
+});
+
 it('shows trays, labels and trials, in both themes, and says where a row is not', function () {
     $path = May::open($this, 'trays');
     $this->find('[data-tray="D"] [data-row="7"]');

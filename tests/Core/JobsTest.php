@@ -127,3 +127,22 @@ it('reminds of nothing that was due before anything was written down', function 
         ->and($jobs['copper-kettle-stage-2']->until > $jobs['copper-kettle-stage-2']->date)->toBeTrue()
         ->and($jobs['long-day-amber-sow']->until)->toBe('2027-04-23');
 });
+
+it('says that one is away on the day a job is on now, not on the day that was planned', function () {
+    $file = Seasons::demo();
+    $file['meta'] = ['habits' => ['away' => [['from' => '2027-04-11', 'to' => '2027-04-12']]]] + (array) ($file['meta'] ?? []);
+    $away = fn (array $log): array => array_values(array_unique(array_column(
+        array_filter(jobsOf($file, Logs::book($log)), fn (Job $job): bool => $job->away), 'date')));
+    expect(jobsOf($file)['ink-pot-sow']->away)->toBeFalse();
+    $putOff = ['2027-04-09', 'put_off', ['crop' => 'ink-pot', 'job' => 'ink-pot-sow', 'until' => '2027-04-11']];
+    expect(jobsOf($file, Logs::book([$putOff]))['ink-pot-sow']->away)->toBeTrue();
+    // Each day's look by its own day: the one of the first day says nothing of the others.
+    $sown = ['2027-04-08', 'sown', ['crop' => 'ink-pot', 'job' => 'ink-pot-sow', 'count' => 12]];
+    expect($away([$sown]))->not->toBe([]);
+    foreach ([[], [$putOff], [$sown]] as $log) {
+        expect(array_diff($away($log), ['2027-04-11', '2027-04-12']))->toBe([]);
+        foreach (jobsOf($file, Logs::book($log)) as $job) {
+            expect($job->away)->toBe(in_array($job->date, ['2027-04-11', '2027-04-12'], true), $job->id);
+        }
+    }
+});

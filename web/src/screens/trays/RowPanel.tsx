@@ -32,6 +32,8 @@ const FAR_MS = 120 * 86_400_000;
 const dayNear = (from: string, counted: string | null | undefined): string =>
   Math.abs(new Date(from).getTime() - Date.now()) > FAR_MS ? (counted ?? from) : today();
 
+const seedsIn = (run: RowPicture): number => (run.unit === 'seeds' ? run.count_of : run.sites * run.seeds_per_site);
+
 /** One row: counted, lost, moved, given away with a tap; its pictures, and all that happened to it. */
 export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photos, trays, move, lay, close }: Props) {
   const [on, setOn] = useState(() => dayNear(run.from, facts?.counted_on));
@@ -47,7 +49,20 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
     setNote('');
     say(`Written down: ${fact.count ?? ''} ${kindWords(fact.kind)}.`);
   };
-  const seeds = run.sites * run.seeds_per_site;
+  // One job on Today, so one here: all its rows are sown together, wherever they stand.
+  const writeSowing = () => {
+    if (!isDate(on)) return say('Give a day that exists.');
+    const rows = trays.flatMap((one) =>
+      one.runs.filter(({ crop, stage }) => crop === run.crop && stage === 0).map((row) => ({ tray: one.id, row })),
+    );
+    const job = { on, kind: 'sown', crop: run.crop, job: `${run.crop}-sow` } as const;
+    void logbox.write(
+      id,
+      rows.map(({ tray, row }) => ({ ...job, tray, row: row.row, count: row.sites, seeds: seedsIn(row) })),
+    );
+    say(`Written down: sown in ${rows.length} ${plural(rows.length, 'row')} of trays.`);
+  };
+  const unsown = !facts || (facts.sown_on === null && facts.up === null);
   return (
     <section className={s.panel} aria-labelledby="row-title" data-part="row">
       <h2 id="row-title">
@@ -59,7 +74,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
       <p>
         {run.filled
           ? `${run.sites} ${plural(run.sites, 'site')}${facts?.sown_on ? `, sown ${day(facts.sown_on, us)}` : ''}`
-          : `${run.sites} ${plural(run.sites, 'site')}, ${seeds} seeds, for ${day(run.from, us)}`}
+          : `${run.sites} ${plural(run.sites, 'site')}${run.stage === 0 ? `, ${seedsIn(run)} seeds` : ''}, for ${day(run.from, us)}`}
         {facts && facts.up !== null && facts.up_of > 0 && (
           <>
             ; {facts.up} of {run.unit === 'seeds' ? facts.seeds : facts.up_of} came up, {Math.round(run.expected)} of{' '}
@@ -71,7 +86,15 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
       <label className={s.field}>
         Day <input type="date" name="row-day" value={on} onChange={(event) => setOn(event.target.value)} />
       </label>
-      {run.stage === 0 && (
+      {unsown && (
+        <p>
+          Nothing of it is sown yet; what is sown can be counted and moved on.{' '}
+          <button type="button" data-action="sown" onClick={() => writeSowing()}>
+            Sown as planned, on {day(on, us)}
+          </button>
+        </p>
+      )}
+      {run.stage === 0 && !unsown && (
         <>
           <h3>Up?</h3>
           <CountBox
@@ -86,44 +109,48 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
           <SowAgainPart season={season} id={id} setup={setup.id} crop={run.crop} date={on} />
         </>
       )}
-      <h3>Gone, moved, thinned</h3>
-      <div className={s.field}>
-        <select
-          aria-label="What happened"
-          name="what"
-          value={kind}
-          onChange={(event) => setKind(event.target.value as typeof kind)}
-        >
-          {(['lost', 'thinned', 'pricked_out', 'potted_on', 'hardened', ...GONE] as const).map((one) => (
-            <option key={one} value={one}>
-              {kindWords(one)}
-            </option>
-          ))}
-        </select>
-        {kind === 'lost' && (
-          <select
-            aria-label="Of what"
-            name="cause"
-            value={cause}
-            onChange={(event) => setCause(event.target.value as typeof cause)}
-          >
-            {CAUSES.map(([key, label]) => (
-              <option key={key} value={key}>
-                {label}
-              </option>
-            ))}
-          </select>
-        )}
-      </div>
-      <CountBox
-        key={kind}
-        name={`${name}, ${kindWords(kind)}`}
-        value={kind === 'lost' ? 1 : (run.plants ?? facts?.alive ?? run.count_of)}
-        most={facts?.alive ?? 100_000}
-        looks={false}
-        verb={kindWords(kind)}
-        save={(count) => write({ kind, count, ...(kind === 'lost' ? { cause } : {}) })}
-      />
+      {!unsown && (
+        <>
+          <h3>Gone, moved, thinned</h3>
+          <div className={s.field}>
+            <select
+              aria-label="What happened"
+              name="what"
+              value={kind}
+              onChange={(event) => setKind(event.target.value as typeof kind)}
+            >
+              {(['lost', 'thinned', 'pricked_out', 'potted_on', 'hardened', ...GONE] as const).map((one) => (
+                <option key={one} value={one}>
+                  {kindWords(one)}
+                </option>
+              ))}
+            </select>
+            {kind === 'lost' && (
+              <select
+                aria-label="Of what"
+                name="cause"
+                value={cause}
+                onChange={(event) => setCause(event.target.value as typeof cause)}
+              >
+                {CAUSES.map(([key, label]) => (
+                  <option key={key} value={key}>
+                    {label}
+                  </option>
+                ))}
+              </select>
+            )}
+          </div>
+          <CountBox
+            key={kind}
+            name={`${name}, ${kindWords(kind)}`}
+            value={kind === 'lost' ? 1 : (run.plants ?? facts?.alive ?? run.count_of)}
+            most={facts?.alive ?? 100_000}
+            looks={false}
+            verb={kindWords(kind)}
+            save={(count) => write({ kind, count, ...(kind === 'lost' ? { cause } : {}) })}
+          />
+        </>
+      )}
       <label className={s.field}>
         Note <input name="row-note" value={note} maxLength={1000} onChange={(event) => setNote(event.target.value)} />
         <button type="button" data-action="note" disabled={note.trim() === ''} onClick={() => write({ kind: 'note' })}>
