@@ -202,7 +202,7 @@ final class OpenApiFile
                 'place' => $maybe], ['packed_for', 'place']),
             'ShedChange' => self::object(['amount' => $number, 'place' => $maybe, 'gone' => $maybe, 'back' => $flag,
                 'test' => self::object(['on' => $text, 'sown' => $whole, 'sprouted' => $whole])], ['amount', 'place', 'gone', 'back', 'test']),
-            'Leftovers' => self::object(['leftovers' => $list($leftover), 'rolled' => $flag]),
+            'Leftovers' => self::object(['leftovers' => $list($leftover), 'rolled' => $flag, 'begun' => $flag]),
             'NewRoll' => self::object(['setup' => $text, 'cracked' => $map($whole)], ['cracked']),
             'SeedWorths' => self::object(['lots' => $list($seedWorth)]),
             'ShedOffers' => self::object(['offers' => $list(self::object([

@@ -10,9 +10,11 @@ use App\Models\User;
 use App\Seasons\KeptSeason;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Catalogue\Cell;
+use JollyPenny\Core\Catalogue\SpeciesNames;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Units\Measure;
 use stdClass;
 
 /** A person's prices: kept once, shown by thing, and offered to a season, which keeps its own until told to take them. */
@@ -39,6 +41,15 @@ final readonly class PriceBook
     ];
 
     private const SAME = 1e-6;
+
+    /** Packs are printed in rounded numbers: "8 qt (7.6 L)". */
+    private const ROUNDED = 0.01;
+
+    /** How shops spell units, and the unit. */
+    private const SPELLED = [
+        '/^lit(re|er)s?$|^l$/' => 'L', '/^quarts?$|^qts$/' => 'qt', '/^gallons?$|^gals$/' => 'gal', '/^pints?$|^pts$/' => 'pt',
+        '/^cubic (foot|feet)$|^cu ft ?$|^cf$/' => 'cu ft', '/^pounds?$|^lbs$/' => 'lb', '/^ounces?$/' => 'oz',
+    ];
 
     /**
      * @param  list<PriceLine>  $lines
@@ -109,9 +120,9 @@ final readonly class PriceBook
         $offers = [];
         foreach (self::LISTS as $list => [$named, $key, $holds]) {
             foreach (Cell::rows($kept->model->document->{$list} ?? null) as $row) {
-                $found = $newest[mb_strtolower(Cell::text($row->{$named} ?? ''))] ?? null;
+                $found = $newest[SpeciesNames::plain(Cell::text($row->{$named} ?? ''))] ?? null;
                 $now = (float) ($row->{$key} ?? 0);
-                $another = $found !== null && $holds !== null && $found['holds'] !== null && abs($found['holds'] - (float) ($row->{$holds} ?? 0)) > self::SAME;
+                $another = $found !== null && $holds !== null && $found['holds'] !== null && ! self::isAsMuch($found['holds'], (float) ($row->{$holds} ?? 0));
                 if ($found === null || $another || abs($found['price'] - $now) < self::SAME) {
                     continue;
                 }
@@ -124,12 +135,12 @@ final readonly class PriceBook
         return $offers;
     }
 
-    /** @return array<string, array{price: float, holds: ?float, shop: string, on: string}> by name in small letters */
+    /** @return array<string, array{price: float, holds: ?float, shop: string, on: string}> by name, however it was spelled */
     private function newest(User $user, string $currency): array
     {
         $newest = [];
         $see = function (string $name, float $price, ?float $holds, string $shop, string $on) use (&$newest): void {
-            $key = mb_strtolower($name);
+            $key = SpeciesNames::plain($name);
             if (! isset($newest[$key]) || $newest[$key]['on'] <= $on) {
                 $newest[$key] = ['price' => $price, 'holds' => $holds, 'shop' => $shop, 'on' => $on];
             }
@@ -137,7 +148,7 @@ final readonly class PriceBook
         $all = Price::query()->where('user_id', $user->id)->where('currency', $currency)
             ->selectRaw('DISTINCT ON (lower(name)) *')->orderByRaw('lower(name), seen_on DESC, id DESC');
         foreach ($all->get() as $one) {
-            $see($one->name, (float) $one->price, $one->holds === null ? null : (float) $one->holds, $one->shop, $one->seen_on->format('Y-m-d'));
+            $see($one->name, (float) $one->price, $one->holds === null ? null : self::inCore((float) $one->holds, $one->unit), $one->shop, $one->seen_on->format('Y-m-d'));
         }
         $bought = Purchase::query()->join('seasons', 'seasons.id', '=', 'purchases.season_id')->where('seasons.user_id', $user->id)
             ->whereNull('seasons.deleted_at')->whereRaw("seasons.document->>'currency' = ?", [$currency])->orderBy('bought_on')->get('purchases.*');
@@ -146,6 +157,20 @@ final readonly class PriceBook
         }
 
         return $newest;
+    }
+
+    /** What a pack holds, in litres or kilograms where it is said in another unit of those. */
+    private static function inCore(float $holds, string $unit): float
+    {
+        $plain = (string) preg_replace('/[\s.]+/', ' ', mb_strtolower(trim($unit)));
+        $known = Measure::tryFrom((string) preg_replace(array_keys(self::SPELLED), self::SPELLED, $plain));
+
+        return $known === null ? $holds : $known->toCore($holds);
+    }
+
+    private static function isAsMuch(float $one, float $other): bool
+    {
+        return abs($one - $other) <= max(self::SAME, self::ROUNDED * $other);
     }
 
     /** @param  array{string, string, string}  $path */

@@ -12,6 +12,7 @@ use App\Models\ShedItem;
 use App\Models\User;
 use App\Seasons\KeptSeason;
 use JollyPenny\Core\Catalogue\Cell;
+use JollyPenny\Core\Catalogue\SpeciesNames;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Shed\Leftover;
 use JollyPenny\Core\Shed\Leftovers;
@@ -84,13 +85,13 @@ final readonly class Shed
     {
         $there = [];
         foreach (ShedItem::ofUser($user->id) as $item) {
-            $item->gone_on !== null || $there["{$item->kind} ".mb_strtolower($item->name).($item->packed_for === 0 ? '' : " {$item->packed_for}")] = $item;
+            $item->gone_on !== null || $there["{$item->kind} ".SpeciesNames::plain($item->name).($item->packed_for === 0 ? '' : " {$item->packed_for}")] = $item;
         }
         $offers = [];
         foreach (self::LISTS as $kind => [$list, $named, $key]) {
             foreach (Cell::rows($kept->model->document->{$list} ?? null) as $row) {
                 $year = $kind === 'seed' ? ' '.Cell::text($row->packed_for ?? '') : '';
-                $item = $there["{$kind} ".mb_strtolower(Cell::text($row->{$named} ?? '')).$year] ?? null;
+                $item = $there["{$kind} ".SpeciesNames::plain(Cell::text($row->{$named} ?? '')).$year] ?? null;
                 $each = $kind === 'seed' ? (float) ($row->seeds_per_packet ?? 0) : 1.0;
                 if ($item === null || $each <= 0.0) {
                     continue;

@@ -137,8 +137,8 @@ final class SpeciesNames
         return str_contains(" {$words} ", " {$name} ");
     }
 
-    /** Lower case, one blank between words, each word in the singular. */
-    private static function plain(string $words): string
+    /** A name however it was spelled: lower case, one blank between words, each word in the singular. */
+    public static function plain(string $words): string
     {
         $lower = strtr(mb_strtolower((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', $words)), self::PLAIN_LETTERS);
         $singular = array_map(

@@ -108,6 +108,16 @@ it('offers a season the newest price of a thing by its name, with what that chan
     expect($this->getJson("{$url}/prices")->json('offers.0.price'))->toEqual(6.5);
 });
 
+it('knows a pack however its name is spelled and in whatever unit its content is said', function (string $holds, string $unit, bool $isTheSame) {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    // The season's bag holds 16 qt, kept as 15.14 L.
+    $this->postJson('/api/prices', ['name' => 'seed starting mix; 16 QT bags', 'price' => '6.90', 'holds' => $holds, 'unit' => $unit, 'currency' => 'USD',
+        'on' => '2027-02-05'])->assertNoContent();
+    $offers = $this->getJson("/api/seasons/{$season->id}/setups/bench/prices")->assertOk()->json('offers');
+    expect(array_column($offers, 'price'))->toEqual($isTheSame ? [6.9] : []);
+})->with([['16', 'qt', true], ['16', 'Quarts', true], ['4', 'gallons', true], ['15.1', 'litres', true], ['8', 'qt', false], ['16', 'L', false]]);
+
 it('shows and takes out only one\'s own', function () {
     [$user] = gardener();
     [$other] = gardener();

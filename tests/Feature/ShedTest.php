@@ -81,6 +81,18 @@ it('takes what was bought as there until it rolls on, and tells a season what th
         ->and($offers['LED shop light, 4 ft']['to'])->toBeTrue();
 });
 
+it('knows a thing of the season in the shed however it was spelled, and says where a season has not begun', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $this->postJson('/api/shed', ['kind' => 'supply', 'name' => 'perlite 59 QT', 'amount' => 25])->assertOk();
+    expect($this->getJson("/api/seasons/{$season->id}/shed")->json('offers.0.path'))->toBe(['supplies', 'perlite', 'in_stock']);
+    $leftovers = "/api/seasons/{$season->id}/setups/bench/leftovers";
+    expect($this->getJson($leftovers)->assertOk()->json('begun'))->toBeFalse();
+    $this->postJson("/api/seasons/{$season->id}/log", ['entries' => [['id' => 'entry-0001', 'on' => '2027-04-08', 'at' => '2027-04-08T09:00:00Z', 'kind' => 'note',
+        'note' => 'first day']]])->assertOk();
+    expect($this->getJson($leftovers)->json('begun'))->toBeTrue();
+});
+
 it('keeps tests with their days, and what was thrown out can come back', function () {
     [$user] = gardener();
     $this->actingAs($user);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Gardener;
 use App\Http\Json;
+use App\Models\LogRow;
 use App\Models\Roll;
 use App\Models\ShedItem;
 use App\Shed\Rolls;
@@ -115,6 +116,7 @@ final class ShedController
         return Json::of([
             'leftovers' => $this->shed->leftovers($kept, self::row($kept->file->setups, $setup)),
             'rolled' => Roll::query()->where('season_id', $season)->exists(),
+            'begun' => LogRow::book($kept->model->id)->firstDay() !== null,
         ]);
     }
 

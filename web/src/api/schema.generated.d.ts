@@ -3490,7 +3490,7 @@ export interface components {
             id: string;
             name: string;
             measure: string;
-            /** @description each: money by the plan for one that came; null where none did */
+            /** @description each: money for a finished plant as on the list; null where none is */
             sides: {
                 name: string;
                 of: number;
@@ -4050,6 +4050,7 @@ export interface components {
         Leftovers: {
             leftovers: components["schemas"]["Leftover"][];
             rolled: boolean;
+            begun: boolean;
         };
         NewRoll: {
             setup: string;

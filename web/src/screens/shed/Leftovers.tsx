@@ -16,13 +16,21 @@ interface Props {
 
 const tidy = (value: number): string => value.toLocaleString(LOCALE, { maximumFractionDigits: value < 20 ? 1 : 0 });
 
+export const useLeftovers = (season: number | undefined, setup: string | undefined) =>
+  useQuery({
+    queryKey: ['leftovers', season, setup],
+    enabled: season !== undefined && setup !== undefined,
+    queryFn: () =>
+      answered(
+        client.GET('/api/seasons/{season}/setups/{setup}/leftovers', {
+          params: { path: { season: season ?? 0, setup: setup ?? '' } },
+        }),
+      ),
+  });
+
 /** What the season leaves by its plan and what was bought; what cracked is said here. */
 export function Leftovers({ season, setup, us, cracked, crack }: Props) {
-  const { data } = useQuery({
-    queryKey: ['leftovers', season, setup],
-    queryFn: () =>
-      answered(client.GET('/api/seasons/{season}/setups/{setup}/leftovers', { params: { path: { season, setup } } })),
-  });
+  const { data } = useLeftovers(season, setup);
   if (!data) return <p className="quiet">Counting what is left…</p>;
   if (data.rolled) return <p className="quiet">It was rolled on already.</p>;
   if (data.leftovers.length === 0) return <p className="quiet">Nothing is left of it.</p>;

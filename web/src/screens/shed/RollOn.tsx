@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import type { Shed } from '../../api/types';
 import { useSeasons } from '../seasons/useSeasons';
-import { Leftovers } from './Leftovers';
+import { Leftovers, useLeftovers } from './Leftovers';
 import { SeedWorths } from './SeedWorths';
 import s from './shed.module.css';
 
@@ -32,6 +32,8 @@ export function RollOn({ rolled, changed, learn }: Props) {
   });
   const setups = state?.season.setups ?? [];
   const setup = setups.find(({ id }) => id === way) ?? setups[0];
+  // Asked only where nothing was written down: who has kept the log knows what is over.
+  const begun = useLeftovers(season?.id, setup?.id).data?.begun ?? false;
   const roll = useMutation({
     mutationFn: () =>
       answered(
@@ -106,15 +108,24 @@ export function RollOn({ rolled, changed, learn }: Props) {
             {words(roll.error ?? back.error)}
           </p>
         )}
-        <Button
-          type="primary"
-          loading={roll.isPending}
-          disabled={setup === undefined}
-          onClick={() => roll.mutate()}
-          data-action="roll"
+        <Popconfirm
+          title={`Nothing is written down of “${state.season.name}” yet.`}
+          description="What is left is then only what its plan would leave. Roll it on all the same?"
+          okText="Roll it on"
+          cancelText="Not yet"
+          disabled={begun}
+          onConfirm={() => roll.mutate()}
         >
-          The season is over: begin {Number(state.season.year) + 1} with what is left
-        </Button>
+          <Button
+            type="primary"
+            loading={roll.isPending}
+            disabled={setup === undefined}
+            onClick={() => begun && roll.mutate()}
+            data-action="roll"
+          >
+            The season is over: begin {Number(state.season.year) + 1} with what is left
+          </Button>
+        </Popconfirm>
         <p className={s.note}>
           Ages go up by a year, lamps and pots by a season’s work; what was bought is yours. You can undo it.
         </p>
