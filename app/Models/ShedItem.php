@@ -6,6 +6,8 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Shed\HandCount;
 
 /**
  * Something in a person's shed, across seasons.
@@ -22,6 +24,7 @@ use Illuminate\Support\Carbon;
  * @property list<array{on: string, sown: int, sprouted: int}> $tests
  * @property ?Carbon $gone_on
  * @property string $gone_why
+ * @property ?Carbon $counted_on  the day of the last count by hand
  */
 final class ShedItem extends Model
 {
@@ -35,13 +38,28 @@ final class ShedItem extends Model
     protected $guarded = ['id'];
 
     /** @var array<string, string> */
-    protected $casts = ['tests' => 'array', 'amount' => 'decimal:4', 'gone_on' => 'immutable_date', 'served' => 'integer', 'packed_for' => 'integer'];
+    protected $casts = ['tests' => 'array', 'amount' => 'decimal:4', 'gone_on' => 'immutable_date',
+        'counted_on' => 'immutable_date', 'served' => 'integer', 'packed_for' => 'integer'];
 
     /** @return list<self> all of a person's, also what is gone */
     public static function ofUser(int $user): array
     {
         /** @var list<self> */
         return self::query()->where('user_id', $user)->orderBy('name')->orderBy('packed_for')->get()->values()->all();
+    }
+
+    /** @return list<HandCount> */
+    public static function counts(int $user): array
+    {
+        $counts = [];
+        foreach (self::ofUser($user) as $item) {
+            if ($item->counted_on !== null && $item->gone_on === null) {
+                $on = Day::parse($item->counted_on->format('Y-m-d'));
+                $counts[] = new HandCount($item->kind, $item->name, $item->packed_for, (float) $item->amount, $on);
+            }
+        }
+
+        return $counts;
     }
 
     /** @return array<string, mixed> as it is sent */

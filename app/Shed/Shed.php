@@ -14,6 +14,7 @@ use App\Seasons\KeptSeason;
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\SpeciesNames;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Shed\HandCount;
 use JollyPenny\Core\Shed\Leftover;
 use JollyPenny\Core\Shed\Leftovers;
 
@@ -73,7 +74,11 @@ final readonly class Shed
     {
         $log = LogRow::book($kept->model->id);
 
-        return Leftovers::of($kept->lived($setup, $log), array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($kept->model->id)), $cracked, $log);
+        $books = $kept->lived($setup, $log);
+        $bought = array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($kept->model->id));
+        $left = Leftovers::of($books, $bought, $cracked, $log);
+
+        return HandCount::insteadOf($left, ShedItem::counts($kept->model->user_id), $books, $bought, $log, $cracked);
     }
 
     /**

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Shed;
 
+use JollyPenny\Core\Season\With;
+
 /** What is there of a thing when a season is over. */
 final readonly class Leftover
 {
+    use With;
+
     /**
      * @param  string  $kind  seed, supply, container, trayware, light, mat, appliance or gear
      * @param  float  $before  there when it began
@@ -16,7 +20,7 @@ final readonly class Leftover
      * @param  string  $unit  seeds, L, kg or each
      * @param  bool  $served  it did a season's work
      * @param  ?int  $packed_for  the year of seed
-     * @param  string  $known  whether what is used is logged or planned
+     * @param  string  $known  whether what is left is counted by hand, logged or planned
      */
     public function __construct(
         public string $kind,

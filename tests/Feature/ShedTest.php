@@ -93,6 +93,44 @@ it('knows a thing of the season in the shed however it was spelled, and says whe
     expect($this->getJson($leftovers)->json('begun'))->toBeTrue();
 });
 
+it('leaves a count made by hand as it is, unless something was used or bought later', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $left = function (string $kind, string $id) use ($season): array {
+        $all = $this->getJson("/api/seasons/{$season->id}/setups/bench/leftovers")->json('leftovers');
+
+        return array_values(array_filter($all, fn (array $one): bool => [$one['kind'], $one['id']] === [$kind, $id]))[0];
+    };
+    $write = fn (string $id, string $on, array $more) => $this->postJson("/api/seasons/{$season->id}/log", ['entries' => [
+        ['id' => $id, 'on' => $on, 'at' => "{$on}T09:00:00Z", ...$more]]])->assertOk();
+    $crop = $season->document->crops[0];
+    $lot = $left('seed', $crop->lot);
+    $this->travelTo('2027-02-01');
+    $seed = ['kind' => 'seed', 'name' => $lot['name'], 'amount' => 17, 'packed_for' => $lot['packed_for']];
+    $this->postJson('/api/shed', $seed)->assertOk();
+    // Before the season has begun it says nothing of what the season will leave.
+    expect($left('seed', $crop->lot)['left'])->toEqual($lot['left']);
+    $write('entry-0001', '2027-04-08', ['kind' => 'sown', 'crop' => $crop->id, 'count' => 4, 'seeds' => 4]);
+    expect($left('seed', $crop->lot)['known'])->not->toBe('counted');
+    $this->travelTo('2027-06-01');
+    $this->postJson('/api/shed', $seed)->assertOk();
+    expect($left('seed', $crop->lot))->toMatchArray(['left' => 17, 'known' => 'counted']);
+    // Another crop's sowing uses no seed of this packet; its own does.
+    $write('entry-0002', '2027-06-20', ['kind' => 'note', 'note' => 'hot']);
+    expect($left('seed', $crop->lot)['known'])->toBe('counted');
+    $write('entry-0003', '2027-06-21', ['kind' => 'sown', 'crop' => $crop->id, 'count' => 2, 'seeds' => 2]);
+    expect($left('seed', $crop->lot)['known'])->toBe('logged');
+    $this->travelTo('2027-07-01');
+    $this->postJson('/api/shed', $seed)->assertOk();
+    $pots = $left('container', 'pot9');
+    $this->postJson('/api/shed', ['kind' => 'container', 'name' => $pots['name'], 'amount' => 50])->assertOk();
+    expect($left('container', 'pot9')['left'])->toEqual(50);
+    $made = $this->postJson("/api/seasons/{$season->id}/roll", ['setup' => 'bench', 'cracked' => ['container pot9' => 2]])->assertCreated()->json('id');
+    $next = $this->getJson("/api/seasons/{$made}")->json('season');
+    expect(array_column($next['containers'], 'owned_units', 'id')['pot9'])->toEqual(48)
+        ->and(array_column($this->getJson('/api/shed')->json('items'), 'amount', 'name')[$lot['name']])->toEqual(17);
+});
+
 it('keeps tests with their days, and what was thrown out can come back', function () {
     [$user] = gardener();
     $this->actingAs($user);

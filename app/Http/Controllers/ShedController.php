@@ -54,6 +54,7 @@ final class ShedController
         $item = ShedItem::query()->firstOrNew(['user_id' => $user->id, 'kind' => $input['kind'], 'name' => trim($input['name']),
             'packed_for' => $input['kind'] === 'seed' ? (int) $input['packed_for'] : 0]);
         $item->fill(['amount' => (string) round((float) $input['amount'], 4), 'place' => trim($input['place'] ?? $item->place ?? ''), 'gone_on' => null,
+            'counted_on' => now()->toDateString(),
             'unit' => $item->unit ?? ['seed' => 'seeds', 'supply' => 'L'][$input['kind']] ?? 'each'])->save();
 
         return $this->show();
@@ -83,7 +84,9 @@ final class ShedController
             'test.sown' => ['required_with:test', 'integer', 'between:1,1000'],
             'test.sprouted' => ['required_with:test', 'integer', 'min:0', 'lte:test.sown'],
         ], ['test.sprouted.*' => 'No more can come up than were sown.', 'test.*' => 'Say it as “of 10, 7 came up”.']);
-        isset($input['amount']) && $row->amount = (string) round((float) $input['amount'], 4);
+        if (isset($input['amount'])) {
+            $row->fill(['amount' => (string) round((float) $input['amount'], 4), 'counted_on' => now()->toDateString()]);
+        }
         array_key_exists('place', $input) && $row->place = trim((string) $input['place']);
         if (isset($input['gone'])) {
             $row->fill(['gone_on' => now()->toDateString(), 'gone_why' => trim($input['gone'])]);

@@ -3174,7 +3174,7 @@ export interface components {
             served: boolean;
             /** @description the year of seed */
             packed_for: number | null;
-            /** @description whether what is used is logged or planned */
+            /** @description whether what is left is counted by hand, logged or planned */
             known: string;
         };
         /**

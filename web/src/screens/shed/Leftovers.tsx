@@ -81,7 +81,9 @@ export function Leftovers({ season, setup, us, cracked, crack }: Props) {
                     ''
                   )}
                 </td>
-                <td>{said(Math.max(0, one.left - gone), one.unit)}</td>
+                <td>
+                  {said(Math.max(0, one.left - gone), one.unit)} <span className="quiet">{one.known}</span>
+                </td>
               </tr>
             );
           })}
