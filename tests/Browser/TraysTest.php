@@ -31,7 +31,8 @@ it('counts a row, loses from it, moves it and takes that back', function () {
 });
 
 it('has a row sown before it is counted, and leaves it in its place', function () {
-    $path = May::open($this, 'trays');
+    $this->openScreen('trays');
+    $path = (string) preg_replace('#/trays.*$#', '', $this->path());
     $trays = fn (): array => $this->api("/api{$path}/setups/bench/trays");
     $before = $trays();
     $rows = array_merge(...array_map(fn (array $tray): array => array_map(fn (array $run): array => $run + ['tray' => $tray['id']], $tray['runs']),

@@ -61,8 +61,8 @@ it('keeps what it writes from every other user of the machine', function () {
 it('ends a leftover group only where it is the one that was noted', function () {
     [$code, $said] = Shell::run(<<<'BASH'
         file=$(mktemp)
-        # Somebody else's process, by a number that a stale file holds: from another boot, or begun at another time.
-        sleep 60 & other=$!
+        # Somebody else's process, leading its own group, by a number that a stale file holds: from another boot, or begun at another time.
+        setsid sleep 60 & other=$!; sleep 0.2
         group=$(ps -o pgid= -p $other | tr -d ' ')
         ends() { echo "ended $1"; }
         echo "$group $(started_at "$group") another-boot" >"$file"; end_leftovers "$file"
