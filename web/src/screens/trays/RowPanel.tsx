@@ -87,12 +87,12 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
         Day <input type="date" name="row-day" value={on} onChange={(event) => setOn(event.target.value)} />
       </label>
       {unsown && (
-        <p>
-          Nothing of it is sown yet; what is sown can be counted and moved on.{' '}
+        <div className={s.field}>
+          Nothing of it is sown yet; what is sown can be counted and moved on.
           <button type="button" data-action="sown" onClick={() => writeSowing()}>
             Sown as planned, on {day(on, us)}
           </button>
-        </p>
+        </div>
       )}
       {run.stage === 0 && !unsown && (
         <>
