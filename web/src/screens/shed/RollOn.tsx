@@ -33,7 +33,7 @@ export function RollOn({ rolled, changed, learn }: Props) {
   const setups = state?.season.setups ?? [];
   const setup = setups.find(({ id }) => id === way) ?? setups[0];
   // Asked only where nothing was written down: who has kept the log knows what is over.
-  const begun = useLeftovers(season?.id, setup?.id).data?.begun ?? false;
+  const begun = useLeftovers(season?.id, setup?.id).data?.begun;
   const roll = useMutation({
     mutationFn: () =>
       answered(
@@ -113,13 +113,13 @@ export function RollOn({ rolled, changed, learn }: Props) {
           description="What is left is then only what its plan would leave. Roll it on all the same?"
           okText="Roll it on"
           cancelText="Not yet"
-          disabled={begun}
+          disabled={begun !== false}
           onConfirm={() => roll.mutate()}
         >
           <Button
             type="primary"
             loading={roll.isPending}
-            disabled={setup === undefined}
+            disabled={begun === undefined}
             onClick={() => begun && roll.mutate()}
             data-action="roll"
           >
