@@ -148,7 +148,8 @@ final readonly class PriceBook
         $all = Price::query()->where('user_id', $user->id)->where('currency', $currency)
             ->selectRaw('DISTINCT ON (lower(name)) *')->orderByRaw('lower(name), seen_on DESC, id DESC');
         foreach ($all->get() as $one) {
-            $see($one->name, (float) $one->price, $one->holds === null ? null : self::inCore((float) $one->holds, $one->unit), $one->shop, $one->seen_on->format('Y-m-d'));
+            $holds = $one->holds === null ? null : self::inCore((float) $one->holds, $one->unit);
+            $see($one->name, (float) $one->price, $holds, $one->shop, $one->seen_on->format('Y-m-d'));
         }
         $bought = Purchase::query()->join('seasons', 'seasons.id', '=', 'purchases.season_id')->where('seasons.user_id', $user->id)
             ->whereNull('seasons.deleted_at')->whereRaw("seasons.document->>'currency' = ?", [$currency])->orderBy('bought_on')->get('purchases.*');

@@ -90,7 +90,8 @@ final readonly class Shed
     {
         $there = [];
         foreach (ShedItem::ofUser($user->id) as $item) {
-            $item->gone_on !== null || $there["{$item->kind} ".SpeciesNames::plain($item->name).($item->packed_for === 0 ? '' : " {$item->packed_for}")] = $item;
+            $year = $item->packed_for === 0 ? '' : " {$item->packed_for}";
+            $item->gone_on !== null || $there["{$item->kind} ".SpeciesNames::plain($item->name).$year] = $item;
         }
         $offers = [];
         foreach (self::LISTS as $kind => [$list, $named, $key]) {

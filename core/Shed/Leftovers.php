@@ -129,6 +129,7 @@ final readonly class Leftovers
     ): Leftover {
         $rest = max(0.0, $before + $bought - $used);
 
-        return new Leftover($kind, $id, $name, $before, $bought, min($used, $before + $bought), $wasted && $used > 0.0 ? 0.0 : $rest, $unit, $served, $packedFor, $known);
+        return new Leftover($kind, $id, $name, $before, $bought, min($used, $before + $bought), $wasted && $used > 0.0 ? 0.0 : $rest,
+            $unit, $served, $packedFor, $known);
     }
 }

@@ -34,7 +34,10 @@ final readonly class BoughtSeason
 
         return new self($season->with(
             seedLots: array_map(fn (SeedLot $lot): SeedLot => $lot->with(packetsOwned: $lot->packetsOwned + $bought('seed', $lot->id)), $season->seedLots),
-            supplies: array_map(fn (Supply $one): Supply => $one->with(inStock: $one->inStock + $bought('supply', $one->id) * $one->usablePerPack()), $season->supplies),
+            supplies: array_map(
+                fn (Supply $one): Supply => $one->with(inStock: $one->inStock + $bought('supply', $one->id) * $one->usablePerPack()),
+                $season->supplies,
+            ),
             containers: array_map(fn (Container $pot): Container => $pot->with(ownedUnits: $pot->ownedUnits + $bought('container', $pot->id) * $pot->unitsPerPack),
                 $season->containers),
             trayware: array_map(fn (Trayware $tray): Trayware => $tray->with(ownedUnits: $tray->ownedUnits + $bought('trayware', $tray->id)), $season->trayware),

@@ -452,7 +452,8 @@ final readonly class Jobs
     private function sowingCautions(CropPlan $plan): array
     {
         $cautions = new CautionsFor($this->books->season(), $this->catalogue);
-        $work = array_filter($cautions->stage($this->books->setup, $plan->stages[0]->stage), fn (Caution $one): bool => in_array($one, self::AT_A_SOWING, true));
+        $all = $cautions->stage($this->books->setup, $plan->stages[0]->stage);
+        $work = array_filter($all, fn (Caution $one): bool => in_array($one, self::AT_A_SOWING, true));
 
         return array_column([...$cautions->seed($plan->crop), ...$work], 'value');
     }
