@@ -25,14 +25,24 @@ function processes(string $pattern): array
     return array_values(array_filter(array_map(intval(...), $found), $isOurs));
 }
 
-/** @return list<int> the same, once there is one of them: its supervisor may just be starting it again */
+/**
+ * The same, once there is one of them and it stays: a new supervisor ends what the old one left before it starts its own.
+ *
+ * @return list<int> what was found at the last look
+ */
 function settled(string $pattern): array
 {
-    for ($n = 0; $n < 50 && count(processes($pattern)) !== 1; $n++) {
-        usleep(200_000);
+    $before = [];
+    for ($n = 0; $n < 40; $n++) {
+        $found = processes($pattern);
+        if (count($found) === 1 && $found === $before) {
+            return $found;
+        }
+        $before = $found;
+        usleep(500_000);
     }
 
-    return processes($pattern);
+    return $found;
 }
 
 it('loses no acknowledged edit when a part is killed, and is back by itself', function (string $part, string $pattern) {
@@ -74,6 +84,7 @@ it('loses no acknowledged edit when a part is killed, and is back by itself', fu
     fwrite(STDERR, sprintf("\n%s killed: the next edit was acknowledged after %.2f s\n", $part, $away));
     $season = $visitor->json("/api/seasons/{$visitor->season}")['season'];
     expect(collect($season['crops'])->firstWhere('id', 'copper-kettle')['wanted'])->toBe($kept)
+        ->and(settled('runsv php-fpm'))->toHaveCount(1)
         ->and(settled('php-fpm: master process'))->toHaveCount(1, 'no master is left over, and one is there')
         ->and(settled('nginx: master process'))->toHaveCount(1);
 })->with([
