@@ -6,6 +6,7 @@ namespace App\Docs;
 
 use JollyPenny\Core\Books\Head;
 use JollyPenny\Core\Books\HeadGroup;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Units\Currency;
 use JollyPenny\Core\Units\Measure;
 
@@ -14,7 +15,7 @@ final readonly class CoreFile
 {
     public static function text(): string
     {
-        $heads = $groups = $units = [];
+        $heads = $groups = $units = $kinds = [];
         foreach (Head::cases() as $head) {
             $heads[$head->value] = $head->words();
         }
@@ -26,9 +27,19 @@ final readonly class CoreFile
             $units[$measure->value] = [$measure->fromCore(1.0) - $measure->fromCore(0.0), $measure->fromCore(0.0)];
         }
 
+        foreach (ThingKind::cases() as $kind) {
+            $kinds[$kind->value] = ['list' => $kind->list(), 'name' => $kind->nameKey(), 'price' => $kind->priceKey(), 'size' => $kind->sizeKey(),
+                'words' => $kind->words(), 'kept' => $kind->isKept()];
+        }
+
         return "// Made by bin/docs from the core.\n\n".
             self::constant('HEADS', 'Cost heads in the trade\'s words.', $heads).
             self::constant('GROUPS', 'Groups of heads, as the penny stack\'s legend reads from the top.', $groups).
+            self::constant(
+                'KINDS',
+                'Kinds of things: the season\'s list, its keys of a name, a price and how big one is; what they are called together; kept in the shed.',
+                $kinds,
+            ).
             self::constant('PLACES', 'Decimals of currencies that have not two (ISO 4217).', Currency::exceptions()).
             self::constant(
                 'UNITS',

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Docs;
 
 use App\Models\Device;
-use App\Models\Purchase as Bought;
-use App\Models\ShedItem;
 use App\Prices\PriceLine;
 use App\Work\WorkKind;
 use JollyPenny\Core\Advising\Flip;
@@ -41,6 +39,7 @@ use JollyPenny\Core\Reckoning\CameTo;
 use JollyPenny\Core\Reckoning\EndQuestion;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\File\SeasonSchema;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Shed\Leftover;
 use JollyPenny\Core\Shed\SeedWorth;
 use JollyPenny\Core\Shopping\Purchase;
@@ -197,7 +196,7 @@ final class OpenApiFile
                 'rolled' => ['oneOf' => [self::object(['id' => $whole, 'from' => $text, 'made' => $text]), ['type' => 'null']]],
                 'stays' => $list(self::object(['name' => $text, 'why' => $text])),
             ]),
-            'NewShedItem' => self::object(['kind' => ['enum' => ShedItem::KINDS], 'name' => $text, 'amount' => $number,
+            'NewShedItem' => self::object(['kind' => ['enum' => array_column(ThingKind::kept(), 'value')], 'name' => $text, 'amount' => $number,
                 'packed_for' => ['type' => ['integer', 'null']],
                 'place' => $maybe], ['packed_for', 'place']),
             'ShedChange' => self::object(['amount' => $number, 'place' => $maybe, 'gone' => $maybe, 'back' => $flag,
@@ -212,7 +211,7 @@ final class OpenApiFile
             'WorkbookChanges' => self::object(['changes' => $list(self::object(['path' => $path, 'label' => $text, 'from' => $number, 'to' => $number]))]),
             'ShoppingState' => self::object(['shopping' => $shopping, 'purchases' => $list($purchase), 'shops' => $list($text)]),
             'NewPurchase' => self::object(
-                ['kind' => ['enum' => Bought::KINDS], 'thing' => $text, 'name' => $text, 'packs' => $whole, 'paid' => $number, 'on' => $text,
+                ['kind' => ['enum' => array_column(ThingKind::cases(), 'value')], 'thing' => $text, 'name' => $text, 'packs' => $whole, 'paid' => $number, 'on' => $text,
                     'shop' => $maybe, 'note' => $maybe],
                 ['shop', 'note'],
             ),

@@ -12,8 +12,8 @@ use JollyPenny\Core\Ledger\LedgerParts;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Leftover;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Shopping\Shopping;
-use JollyPenny\Core\Shopping\ShoppingItem;
 use PhpOffice\PhpSpreadsheet\Cell\Coordinate;
 use PhpOffice\PhpSpreadsheet\Cell\DataType;
 use PhpOffice\PhpSpreadsheet\Spreadsheet;
@@ -157,7 +157,7 @@ final class LedgerWorkbook
         self::heads($sheet, 1, ['kind', 'what', 'packs', 'price', 'cost']);
         $row = 2;
         foreach ($list->items as $item) {
-            $id = self::pathOf($item);
+            $id = implode('/', ThingKind::from($item->kind)->pricePath($item->id));
             $at = $this->rowOf[$id] ?? null;
             $input = $inputs[$id] ?? null;
             self::text($sheet, "A{$row}", $item->kind);
@@ -178,18 +178,6 @@ final class LedgerWorkbook
         $sheet->getStyle("A{$row}:E{$row}")->getFont()->setBold(true);
         $sheet->getStyle("D2:E{$row}")->getNumberFormat()->setFormatCode('#,##0.00');
         self::widths($sheet, ['A' => 12, 'B' => 38, 'C' => 8, 'D' => 12, 'E' => 12]);
-    }
-
-    private static function pathOf(ShoppingItem $item): string
-    {
-        return match ($item->kind) {
-            'seed' => "seed_lots/{$item->id}/packet_price",
-            'supply' => "supplies/{$item->id}/pack_price",
-            'container' => "containers/{$item->id}/pack_price",
-            'trip' => 'nursery_trip_cost',
-            'nursery', 'trayware', 'gear' => "{$item->kind}/{$item->id}/price",
-            default => "{$item->kind}s/{$item->id}/price",
-        };
     }
 
     private function ledger(Worksheet $sheet, Ledger $ledger): void

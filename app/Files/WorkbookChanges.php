@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Files;
 
+use JollyPenny\Core\Season\ThingKind;
 use PhpOffice\PhpSpreadsheet\IOFactory;
 use PhpOffice\PhpSpreadsheet\Reader\IReadFilter;
 use PhpOffice\PhpSpreadsheet\Worksheet\Worksheet;
@@ -25,8 +26,6 @@ final readonly class WorkbookChanges
         LedgerWorkbook::DISCOUNT => ['discount_rate', 'Money later is worth less'],
         LedgerWorkbook::HOURLY => ['hourly_value', 'An hour is worth'],
     ];
-
-    private const HOLDS = ['seed_lots' => 'seeds_per_packet', 'supplies' => 'pack_amount'];
 
     /**
      * @return list<array{path: list<string|int>, label: string, from: ?float, to: float}>
@@ -50,7 +49,7 @@ final readonly class WorkbookChanges
             foreach (self::COLUMNS as $column => $words) {
                 $at = match ($column) {
                     'D' => $path,
-                    'E' => [...array_slice($path, 0, -1), self::HOLDS[$path[0]] ?? ''],
+                    'E' => [...array_slice($path, 0, -1), ThingKind::ofList((string) $path[0])?->holdsKey() ?? ''],
                     default => [...array_slice($path, 0, -1), 'life_seasons'],
                 };
                 self::compare($changes, $document, $at, (is_scalar($name) ? (string) $name : $id).", {$words}", $sheet->getCell("{$column}{$row}")->getValue());

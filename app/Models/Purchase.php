@@ -24,8 +24,6 @@ use JollyPenny\Core\Shopping\Purchase as Bought;
  */
 final class Purchase extends Model
 {
-    public const KINDS = ['seed', 'supply', 'container', 'trayware', 'light', 'mat', 'appliance', 'gear', 'nursery', 'trip'];
-
     /** Of one season. */
     public const MOST = 2000;
 

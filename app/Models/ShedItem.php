@@ -28,8 +28,6 @@ use JollyPenny\Core\Shed\HandCount;
  */
 final class ShedItem extends Model
 {
-    public const KINDS = ['seed', 'supply', 'container', 'trayware', 'light', 'mat', 'appliance', 'gear'];
-
     /** Of one shed. */
     public const MOST = 2000;
 

@@ -14,6 +14,7 @@ use JollyPenny\Core\Catalogue\SpeciesNames;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Units\Measure;
 use stdClass;
 
@@ -26,19 +27,6 @@ final readonly class PriceBook
     private const SHOWN = 200;
 
     private const HISTORY = 24;
-
-    /** Where prices stand in a season: list, name, price. */
-    private const LISTS = [
-        'seed_lots' => ['variety', 'packet_price', 'seeds_per_packet'],
-        'supplies' => ['name', 'pack_price', 'pack_amount'],
-        'containers' => ['name', 'pack_price', 'units_per_pack'],
-        'trayware' => ['name', 'price', null],
-        'lights' => ['name', 'price', null],
-        'mats' => ['name', 'price', null],
-        'appliances' => ['name', 'price', null],
-        'gear' => ['name', 'price', null],
-        'nursery' => ['name', 'price', 'plants'],
-    ];
 
     private const SAME = 1e-6;
 
@@ -118,7 +106,8 @@ final readonly class PriceBook
         $newest = $this->newest($user, $kept->file->currency);
         $result = $kept->costing->setup($setup);
         $offers = [];
-        foreach (self::LISTS as $list => [$named, $key, $holds]) {
+        foreach (ThingKind::cases() as $kind) {
+            [$list, $named, $key, $holds] = [$kind->list() ?? '', $kind->nameKey(), $kind->priceKey(), $kind->holdsKey()];
             foreach (Cell::rows($kept->model->document->{$list} ?? null) as $row) {
                 $found = $newest[SpeciesNames::plain(Cell::text($row->{$named} ?? ''))] ?? null;
                 $now = (float) ($row->{$key} ?? 0);

@@ -14,6 +14,7 @@ use App\Seasons\KeptSeason;
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\SpeciesNames;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Shed\HandCount;
 use JollyPenny\Core\Shed\Leftover;
 use JollyPenny\Core\Shed\Leftovers;
@@ -21,18 +22,6 @@ use JollyPenny\Core\Shed\Leftovers;
 /** What lies in a person's shed: what seasons left, what was bought since, what was thrown out. */
 final readonly class Shed
 {
-    /** Where a season keeps what it has of a kind: list, name, amount. */
-    private const LISTS = [
-        'seed' => ['seed_lots', 'variety', 'packets_owned'],
-        'supply' => ['supplies', 'name', 'in_stock'],
-        'container' => ['containers', 'name', 'owned_units'],
-        'trayware' => ['trayware', 'name', 'owned_units'],
-        'light' => ['lights', 'name', 'owned'],
-        'mat' => ['mats', 'name', 'owned'],
-        'appliance' => ['appliances', 'name', 'owned'],
-        'gear' => ['gear', 'name', 'owned'],
-    ];
-
     private const SAME = 1e-3;
 
     /**
@@ -47,7 +36,7 @@ final readonly class Shed
         $seasons = Season::query()->where('user_id', $user->id)->pluck('name', 'id');
         /** @var list<Purchase> $bought */
         $bought = Purchase::query()->join('seasons', 'seasons.id', '=', 'purchases.season_id')->where('seasons.user_id', $user->id)
-            ->whereNull('seasons.deleted_at')->whereNotIn('seasons.id', array_column($rolls, 'season_id'))->whereIn('kind', ShedItem::KINDS)
+            ->whereNull('seasons.deleted_at')->whereNotIn('seasons.id', array_column($rolls, 'season_id'))->whereIn('kind', array_column(ThingKind::kept(), 'value'))
             ->orderBy('purchases.name')->get(['purchases.*'])->values()->all();
         $last = array_values(array_filter($rolls, fn (Roll $roll): bool => isset($seasons[$roll->made_id])))[0] ?? null;
         $shown = fn (bool $gone): array => array_map(
@@ -94,11 +83,12 @@ final readonly class Shed
             $item->gone_on !== null || $there["{$item->kind} ".SpeciesNames::plain($item->name).$year] = $item;
         }
         $offers = [];
-        foreach (self::LISTS as $kind => [$list, $named, $key]) {
+        foreach (ThingKind::kept() as $kind) {
+            [$list, $key] = [(string) $kind->list(), (string) $kind->stockKey()];
             foreach (Cell::rows($kept->model->document->{$list} ?? null) as $row) {
-                $year = $kind === 'seed' ? ' '.Cell::text($row->packed_for ?? '') : '';
-                $item = $there["{$kind} ".SpeciesNames::plain(Cell::text($row->{$named} ?? '')).$year] ?? null;
-                $each = $kind === 'seed' ? (float) ($row->seeds_per_packet ?? 0) : 1.0;
+                $year = $kind === ThingKind::Seed ? ' '.Cell::text($row->packed_for ?? '') : '';
+                $item = $there["{$kind->value} ".SpeciesNames::plain(Cell::text($row->{$kind->nameKey()} ?? '')).$year] ?? null;
+                $each = $kind === ThingKind::Seed ? (float) ($row->seeds_per_packet ?? 0) : 1.0;
                 if ($item === null || $each <= 0.0) {
                     continue;
                 }

@@ -10,6 +10,7 @@ use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Shed\Leftovers;
 use JollyPenny\Core\Shed\NextSeason;
 use JollyPenny\Core\Shopping\Shopping;
@@ -22,9 +23,6 @@ use JollyPenny\Core\Shopping\ShoppingItem;
 final readonly class BudgetYears
 {
     public const MOST = 10;
-
-    /** Kinds of things that are there again in the next season. */
-    private const LASTING = ['container', 'trayware', 'light', 'mat', 'appliance', 'gear'];
 
     /**
      * @param  ?Closure(int, int): void  $progress  told how many choices are weighed, of those of all seasons where that is known
@@ -64,6 +62,8 @@ final readonly class BudgetYears
     {
         $pots = array_column($season->containers, null, 'id');
 
-        return in_array($item->kind, self::LASTING, true) && ! ($item->kind === 'container' && $pots[$item->id]->singleUse);
+        $kind = ThingKind::from($item->kind);
+
+        return $kind->lasts() && ! ($kind === ThingKind::Container && $pots[$item->id]->singleUse);
     }
 }

@@ -8,6 +8,7 @@ use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Season\Container;
 use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\ThingKind;
 
 /** One set-up of a comparison. */
 final readonly class ComparedSetup
@@ -98,14 +99,11 @@ final readonly class ComparedSetup
     /** @return list<array{name: string, packs: int, cost: float}> dearest first */
     private static function toBuy(SetupResult $result, Season $season): array
     {
-        $lists = ['container' => array_filter($season->containers, fn (Container $container): bool => ! $container->singleUse),
-            'trayware' => $season->trayware, 'light' => $season->lights, 'mat' => $season->mats, 'appliance' => $season->appliances,
-            'gear' => $season->gear];
+        $once = array_column(array_filter($season->containers, fn (Container $pot): bool => $pot->singleUse), 'id', 'id');
         $things = [];
         foreach ($result->shopping as $line) {
-            $name = array_column($lists[$line->kind] ?? [], 'name', 'id')[$line->id] ?? null;
-            if ($name !== null && $line->cost > 0.0) {
-                $things[] = ['name' => $name, 'packs' => $line->packs, 'cost' => $line->cost];
+            if ($line->cost > 0.0 && ThingKind::from($line->kind)->lasts() && ! isset($once[$line->id])) {
+                $things[] = ['name' => ThingKind::from($line->kind)->nameOf($season, $line->id) ?? $line->id, 'packs' => $line->packs, 'cost' => $line->cost];
             }
         }
         usort($things, fn (array $a, array $b): int => $b['cost'] <=> $a['cost']);

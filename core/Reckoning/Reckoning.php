@@ -18,6 +18,7 @@ use JollyPenny\Core\Season\LogKind;
 use JollyPenny\Core\Season\Pattern;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Shopping\Purchase;
 use JollyPenny\Core\SowAgain\TwoSowings;
 
@@ -36,11 +37,6 @@ final class Reckoning
 
     /** The job of wetting one mix for all that need it on a day. */
     private const SHARED_WETTING = '/^soak-(.+)-\d{4}-\d{2}-\d{2}$/';
-
-    /** Where each kind of thing that is bought has its price. */
-    private const PRICES = ['seed' => ['seed_lots', 'packet_price'], 'supply' => ['supplies', 'pack_price'], 'container' => ['containers', 'pack_price'],
-        'trayware' => ['trayware', 'price'], 'light' => ['lights', 'price'], 'mat' => ['mats', 'price'], 'appliance' => ['appliances', 'price'],
-        'gear' => ['gear', 'price'], 'nursery' => ['nursery', 'price']];
 
     private readonly LogBook $log;
 
@@ -117,10 +113,11 @@ final class Reckoning
         }
         foreach ($sums as $key => [$paid, $packs]) {
             [$kind, $id] = explode(' ', (string) $key, 2);
-            if ($kind === 'trip') {
-                $edits[] = ['path' => ['nursery_trip_cost'], 'to' => $paid];
-            } elseif (isset(self::PRICES[$kind]) && self::has($season, self::PRICES[$kind][0], $id)) {
-                $edits[] = ['path' => [self::PRICES[$kind][0], $id, self::PRICES[$kind][1]], 'to' => $paid / $packs];
+            $kind = ThingKind::tryFrom($kind);
+            if ($kind === ThingKind::Trip) {
+                $edits[] = ['path' => $kind->pricePath($id), 'to' => $paid];
+            } elseif ($kind?->isIn($season, $id)) {
+                $edits[] = ['path' => $kind->pricePath($id), 'to' => $paid / $packs];
             }
         }
 
@@ -136,28 +133,11 @@ final class Reckoning
         }
         $beside = 0.0;
         foreach ($this->purchases as $one) {
-            $has = isset(self::PRICES[$one->kind]) && self::has($this->season, self::PRICES[$one->kind][0], $one->thing);
+            $has = ThingKind::tryFrom($one->kind)?->isIn($this->season, $one->thing) === true;
             $beside += isset($listed["{$one->kind} {$one->thing}"]) || $has ? 0.0 : $one->paid;
         }
 
         return $beside;
-    }
-
-    private static function has(Season $season, string $list, string $id): bool
-    {
-        $rows = match ($list) {
-            'seed_lots' => $season->seedLots,
-            'supplies' => $season->supplies,
-            'containers' => $season->containers,
-            'trayware' => $season->trayware,
-            'lights' => $season->lights,
-            'mats' => $season->mats,
-            'appliances' => $season->appliances,
-            'gear' => $season->gear,
-            default => $season->nursery,
-        };
-
-        return in_array($id, array_column($rows, 'id'), true);
     }
 
     /** @return array{list<array{path: non-empty-list<string>, to: mixed}>, int, int} how much was sown and wetted; crops sown, crops grown */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Results;
 
 use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Units\Ceiling;
 
 /** What must be bought now, in whole packs, less what is there. Costing rules, section 8, cash now. */
@@ -61,17 +62,15 @@ final readonly class ShoppingList
     private static function equipment(SetupBooks $books, callable $add): void
     {
         $season = $books->season();
-        foreach (
-            ['light' => $season->lights, 'mat' => $season->mats, 'appliance' => $season->appliances, 'gear' => $season->gear] as $kind => $rows
-        ) {
+        foreach (ThingKind::equipment() as $kind) {
             $wanted = [];
             foreach ($books->equipment->items as $item) {
-                if ($item->kind === $kind && ! $item->owned) {
+                if ($item->kind === $kind->value && ! $item->owned) {
                     $wanted[$item->id] = true;
                 }
             }
-            foreach ($rows as $row) {
-                $add($kind, $row->id, isset($wanted[$row->id]) ? 1 : 0, $row->price);
+            foreach ($kind->equipmentOf($season) as $row) {
+                $add($kind->value, $row->id, isset($wanted[$row->id]) ? 1 : 0, $row->price);
             }
         }
     }

@@ -7,6 +7,7 @@ namespace JollyPenny\Core\Shed;
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Log\LogBook;
 use JollyPenny\Core\Season\Leftover as Rule;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Shopping\Purchase;
 use JollyPenny\Core\Shopping\Shopping;
 
@@ -60,11 +61,10 @@ final readonly class Leftovers
             $left[] = self::line('trayware', $tray->id, $tray->name, $tray->ownedUnits, $packs('trayware', $tray->id),
                 (float) ($cracked["trayware {$tray->id}"] ?? 0), 'each', ($books->containers->trayware[$tray->id]->unitsNeeded ?? 0) > 0);
         }
-        $named = ['light' => [$season->lights, $books->setup->lights], 'mat' => [$season->mats, $books->setup->mats],
-            'appliance' => [$season->appliances, $books->setup->appliances], 'gear' => [$season->gear, $books->setup->gear]];
-        foreach ($named as $kind => [$rows, $used]) {
-            foreach ($rows as $row) {
-                $left[] = self::line($kind, $row->id, $row->name, $row->owned ? 1.0 : 0.0, min(1, $packs($kind, $row->id)), 0.0, 'each', in_array($row->id, $used, true));
+        foreach (ThingKind::equipment() as $kind) {
+            foreach ($kind->equipmentOf($season) as $row) {
+                $left[] = self::line($kind->value, $row->id, $row->name, $row->owned ? 1.0 : 0.0, min(1, $packs($kind->value, $row->id)), 0.0, 'each',
+                    in_array($row->id, $kind->usedIn($books->setup), true));
             }
         }
 

@@ -6,14 +6,12 @@ namespace JollyPenny\Core\Shed;
 
 use DateTimeImmutable;
 use JollyPenny\Core\Catalogue\Cell;
+use JollyPenny\Core\Season\ThingKind;
 use stdClass;
 
 /** A season rolled on by a year: its dates a year later, its stock what was left, what was bought its gardener's own. */
 final readonly class NextSeason
 {
-    private const LISTS = ['seed' => 'seed_lots', 'supply' => 'supplies', 'container' => 'containers', 'trayware' => 'trayware',
-        'light' => 'lights', 'mat' => 'mats', 'appliance' => 'appliances', 'gear' => 'gear'];
-
     /** @param  list<Leftover>  $leftovers */
     public static function of(stdClass $document, array $leftovers): stdClass
     {
@@ -42,19 +40,19 @@ final readonly class NextSeason
         foreach ($leftovers as $one) {
             $left["{$one->kind} {$one->id}"] = $one;
         }
-        foreach (self::LISTS as $kind => $list) {
-            foreach (Cell::rows($next->{$list} ?? null) as $row) {
-                self::stock($kind, $row, $left["{$kind} ".Cell::text($row->id)] ?? null, $year);
+        foreach (ThingKind::kept() as $kind) {
+            foreach (Cell::rows($next->{$kind->list()} ?? null) as $row) {
+                self::stock($kind, $row, $left["{$kind->value} ".Cell::text($row->id)] ?? null, $year);
             }
         }
 
         return $next;
     }
 
-    private static function stock(string $kind, stdClass $row, ?Leftover $left, int $year): void
+    private static function stock(ThingKind $kind, stdClass $row, ?Leftover $left, int $year): void
     {
         $amount = $left->left ?? 0.0;
-        if ($kind === 'seed') {
+        if ($kind === ThingKind::Seed) {
             $each = is_numeric($row->seeds_per_packet ?? null) ? (float) $row->seeds_per_packet : 0.0;
             // Nothing left: a packet of the new year is bought. A test told of the seed as it was.
             $row->packets_owned = $each > 0.0 ? round($amount / $each, 4) : 0;
@@ -63,10 +61,11 @@ final readonly class NextSeason
 
             return;
         }
-        match ($kind) {
-            'supply' => $row->in_stock = round($amount, 4),
-            'container', 'trayware' => $row->owned_units = (int) floor($amount + 1e-9),
-            default => $row->owned = $amount > 0.0,
+        $key = $kind->stockKey();
+        $row->{$key} = match ($key) {
+            'in_stock' => round($amount, 4),
+            'owned_units' => (int) floor($amount + 1e-9),
+            default => $amount > 0.0,
         };
     }
 

@@ -8,6 +8,7 @@ use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Results\ShoppingLine;
 use JollyPenny\Core\Results\ShoppingList;
 use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Season\ThingKind;
 
 /**
  * The list for the shops, for one set-up: whole packs, when each is needed, what was bought of it and what that leaves to pay. What the
@@ -17,11 +18,6 @@ final readonly class Shopping
 {
     /** Seed comes by post: ordered so many days before it is sown. Common practice, no source. */
     private const SEED_DAYS = 14;
-
-    private const WHERE = [
-        'seed' => 'seed', 'supply' => 'garden', 'container' => 'garden', 'trayware' => 'garden', 'gear' => 'hardware',
-        'light' => 'hardware', 'mat' => 'hardware', 'appliance' => 'hardware', 'nursery' => 'nursery', 'trip' => 'nursery',
-    ];
 
     /**
      * @param  list<ShoppingItem>  $items  what the plan needs, by the day it is needed
@@ -84,7 +80,7 @@ final readonly class Shopping
             $line->kind,
             $line->id,
             $name,
-            self::WHERE[$line->kind],
+            ThingKind::from($line->kind)->shop(),
             $need,
             $stock,
             $holds,
@@ -106,40 +102,31 @@ final readonly class Shopping
     /** @return array{string, ?float, ?float, ?float, string} name, needed, in stock, in a pack, unit */
     private static function facts(ShoppingLine $line, SetupBooks $books): array
     {
-        $season = $books->season();
         $id = $line->id;
-        switch ($line->kind) {
-            case 'seed':
-                $lot = $books->index->lots[$id];
+        $kind = ThingKind::from($line->kind);
+        $name = $kind->nameOf($books->season(), $id) ?? $id;
+        $index = $books->index;
+        switch ($kind) {
+            case ThingKind::Seed:
+                $lot = $index->lots[$id];
 
-                return [$lot->variety, $books->seed->pools[$id]->need ?? null, $lot->packetsOwned * ($lot->seedsPerPacket ?? 0), (float) $lot->seedsPerPacket, 'seeds'];
-            case 'supply':
-                $supply = $books->index->supplies[$id];
+                return [$name, $books->seed->pools[$id]->need ?? null, $lot->packetsOwned * ($lot->seedsPerPacket ?? 0), (float) $lot->seedsPerPacket, $kind->unit()];
+            case ThingKind::Supply:
+                $supply = $index->supplies[$id];
 
-                return [$supply->name, $books->supplies->pools[$id]->need ?? null, $supply->inStock, $supply->usablePerPack(), $supply->unit->value];
-            case 'container':
-                $pot = $books->index->containers[$id];
+                return [$name, $books->supplies->pools[$id]->need ?? null, $supply->inStock, $supply->usablePerPack(), $supply->unit->value];
+            case ThingKind::Container:
+                $pot = $index->containers[$id];
 
-                return [$pot->name, (float) $books->containers->unitsNeeded($pot), (float) $pot->ownedUnits, (float) $pot->unitsPerPack, 'each'];
-            case 'trayware':
-                $tray = $books->index->trayware[$id];
+                return [$name, (float) $books->containers->unitsNeeded($pot), (float) $pot->ownedUnits, (float) $pot->unitsPerPack, $kind->unit()];
+            case ThingKind::Trayware:
+                $needed = (float) ($books->containers->trayware[$id]->unitsNeeded ?? 0);
 
-                return [$tray->name, (float) ($books->containers->trayware[$id]->unitsNeeded ?? 0), (float) $tray->ownedUnits, 1.0, 'each'];
-            case 'nursery':
-                $offer = $books->index->offers[$id];
-
-                return [$offer->name, null, null, (float) $offer->plants, 'plants'];
-            case 'trip':
-                return ['The trip to the nursery', null, null, null, 'each'];
+                return [$name, $needed, (float) $index->trayware[$id]->ownedUnits, 1.0, $kind->unit()];
+            case ThingKind::Nursery:
+                return [$name, null, null, (float) $index->offers[$id]->plants, $kind->unit()];
             default:
-                $rows = match ($line->kind) {
-                    'light' => $season->lights,
-                    'mat' => $season->mats,
-                    'appliance' => $season->appliances,
-                    default => $season->gear,
-                };
-
-                return [array_column($rows, 'name', 'id')[$id], null, null, null, 'each'];
+                return [$name, null, null, null, $kind->unit()];
         }
     }
 }

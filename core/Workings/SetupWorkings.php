@@ -9,6 +9,7 @@ use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Results\CropResult;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Results\ShoppingLine;
+use JollyPenny\Core\Season\ThingKind;
 
 /** The workings of a set-up's figures: the till's, and each head in total. */
 final readonly class SetupWorkings
@@ -219,21 +220,8 @@ final readonly class SetupWorkings
 
     private function name(ShoppingLine $line): string
     {
-        $index = $this->books->index;
+        $kind = ThingKind::from($line->kind);
 
-        return match ($line->kind) {
-            'seed' => $index->lots[$line->id]->variety,
-            'trip' => 'trip to the nursery',
-            default => ([
-                'supply' => $index->supplies,
-                'container' => $index->containers,
-                'trayware' => $index->trayware,
-                'light' => $index->lights,
-                'mat' => $index->mats,
-                'appliance' => $index->appliances,
-                'gear' => $index->gear,
-                'nursery' => $index->offers,
-            ][$line->kind] ?? [])[$line->id]->name ?? $line->id,
-        };
+        return $kind === ThingKind::Trip ? 'trip to the nursery' : $kind->nameOf($this->books->season(), $line->id) ?? $line->id;
     }
 }

@@ -16,6 +16,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Shed\SeedWorth;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -42,7 +43,7 @@ final class ShedController
     {
         $user = $this->gardener->user();
         $input = $request->validate([
-            'kind' => ['required', Rule::in(ShedItem::KINDS)],
+            'kind' => ['required', Rule::in(array_column(ThingKind::kept(), 'value'))],
             'name' => ['required', 'string', 'max:200'],
             'amount' => ['required', 'numeric', 'between:0,1000000000'],
             'packed_for' => ['nullable', 'integer', 'between:1950,2100', 'required_if:kind,seed'],
@@ -55,7 +56,7 @@ final class ShedController
             'packed_for' => $input['kind'] === 'seed' ? (int) $input['packed_for'] : 0]);
         $item->fill(['amount' => (string) round((float) $input['amount'], 4), 'place' => trim($input['place'] ?? $item->place ?? ''), 'gone_on' => null,
             'counted_on' => now()->toDateString(),
-            'unit' => $item->unit ?? ['seed' => 'seeds', 'supply' => 'L'][$input['kind']] ?? 'each'])->save();
+            'unit' => $item->unit ?? ThingKind::from($input['kind'])->unit()])->save();
 
         return $this->show();
     }

@@ -15,6 +15,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Shopping\Shopping;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\Response;
@@ -91,7 +92,7 @@ final class ShoppingController
     {
         $kept = $this->gardener->season($season);
         $input = $request->validate([
-            'kind' => ['required', Rule::in(Purchase::KINDS)],
+            'kind' => ['required', Rule::enum(ThingKind::class)],
             'thing' => ['required', 'string', 'max:100'],
             'name' => ['required', 'string', 'max:200'],
             'packs' => ['required', 'integer', 'between:1,1000000'],

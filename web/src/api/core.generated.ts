@@ -31,6 +31,90 @@ export const GROUPS = {
     "seed": "Seed"
 } as const;
 
+/** Kinds of things: the season's list, its keys of a name, a price and how big one is; what they are called together; kept in the shed. */
+export const KINDS = {
+    "seed": {
+        "list": "seed_lots",
+        "name": "variety",
+        "price": "packet_price",
+        "size": "seeds_per_packet",
+        "words": "Seed",
+        "kept": true
+    },
+    "supply": {
+        "list": "supplies",
+        "name": "name",
+        "price": "pack_price",
+        "size": "pack_amount",
+        "words": "Mix, feed and labels",
+        "kept": true
+    },
+    "container": {
+        "list": "containers",
+        "name": "name",
+        "price": "pack_price",
+        "size": "units_per_pack",
+        "words": "Pots and trays of cells",
+        "kept": true
+    },
+    "trayware": {
+        "list": "trayware",
+        "name": "name",
+        "price": "price",
+        "size": null,
+        "words": "Trays and covers",
+        "kept": true
+    },
+    "light": {
+        "list": "lights",
+        "name": "name",
+        "price": "price",
+        "size": "watts",
+        "words": "Lamps",
+        "kept": true
+    },
+    "mat": {
+        "list": "mats",
+        "name": "name",
+        "price": "price",
+        "size": "watts",
+        "words": "Mats",
+        "kept": true
+    },
+    "appliance": {
+        "list": "appliances",
+        "name": "name",
+        "price": "price",
+        "size": "watts",
+        "words": "Fans and the like",
+        "kept": true
+    },
+    "gear": {
+        "list": "gear",
+        "name": "name",
+        "price": "price",
+        "size": null,
+        "words": "Shelves and tools",
+        "kept": true
+    },
+    "nursery": {
+        "list": "nursery",
+        "name": "name",
+        "price": "price",
+        "size": "plants",
+        "words": "Nursery",
+        "kept": false
+    },
+    "trip": {
+        "list": null,
+        "name": "name",
+        "price": "nursery_trip_cost",
+        "size": null,
+        "words": "Nursery",
+        "kept": false
+    }
+} as const;
+
 /** Decimals of currencies that have not two (ISO 4217). */
 export const PLACES = {
     "BIF": 0,

@@ -8,7 +8,7 @@ import { FIELDS, type FieldName } from '../../api/fields.generated';
 import { useStore } from '../../season/SeasonContext';
 import { fromUnit, inUnit, type Unit } from '../../words/units';
 import { moneySign } from '../../words/money';
-import { ROWS, rowOf } from './instead';
+import { kindOf, rowOf } from './instead';
 import s from './shopping.module.css';
 
 interface Props {
@@ -21,31 +21,22 @@ interface Props {
 /** Something else was bought instead: it takes its place in the plan, and the till says what that did. */
 export function InsteadForm({ season, bought, save, done }: Props) {
   const store = useStore();
-  const keys = ROWS[bought.kind];
+  const keys = kindOf(bought.kind);
   const row = rowOf(season, bought.kind, bought.thing);
+  const isUs = season.units === 'us';
   const unit: Unit | undefined =
-    bought.kind === 'supply' && row?.['unit'] === 'L'
-      ? season.units === 'us'
-        ? 'qt'
-        : 'L'
-      : bought.kind === 'supply' && row?.['unit'] === 'kg'
-        ? season.units === 'us'
-          ? 'lb'
-          : 'kg'
-        : undefined;
+    row?.['unit'] === 'L' ? (isUs ? 'qt' : 'L') : row?.['unit'] === 'kg' ? (isUs ? 'lb' : 'kg') : undefined;
   const out = (value: number) => (unit ? Number(inUnit(value, unit).toFixed(2)) : value);
   const [name, setName] = useState(bought.name);
   const [price, setPrice] = useState(showNumber(bought.paid / bought.packs, 'money'));
-  const [holds, setHolds] = useState(keys?.holds ? String(out(Number(row?.[keys.holds] ?? 1))) : '');
+  const [holds, setHolds] = useState(keys?.size ? String(out(Number(row?.[keys.size] ?? 1))) : '');
   const [why, setWhy] = useState<string | null>(null);
   if (keys === undefined || row === undefined) return <p className="quiet">It is not in this season any more.</p>;
   const field = (key: string) => `${keys.list}.${key}` as FieldName;
-  const said =
-    unit ??
-    (keys.holds === 'watts' ? 'watts' : bought.kind === 'seed' ? 'seeds' : bought.kind === 'nursery' ? 'plants' : 'in a pack');
+  const said = unit ?? { watts: 'watts', seeds_per_packet: 'seeds', plants: 'plants' }[keys.size ?? ''] ?? 'in a pack';
   const take = async () => {
     const paid = parseNumber(price, boundsOf(field(keys.price)));
-    const amount = keys.holds === null ? null : parseNumber(holds, { ...boundsOf(field(keys.holds)), least: 0 });
+    const amount = keys.size === null ? null : parseNumber(holds, { ...boundsOf(field(keys.size)), least: 0 });
     if (name.trim() === '') return setWhy('Say what it is called.');
     if (!paid.ok) return setWhy(`The price: ${paid.why}`);
     if (amount !== null && !amount.ok) return setWhy(`How much it holds: ${amount.why}`);
@@ -55,9 +46,9 @@ export function InsteadForm({ season, bought, save, done }: Props) {
         [
           { path: path(keys.name), to: name.trim() },
           { path: path(keys.price), to: paid.value },
-          ...(keys.holds === null || amount === null
+          ...(keys.size === null || amount === null
             ? []
-            : [{ path: path(keys.holds), to: unit ? fromUnit(amount.value, unit) : amount.value }]),
+            : [{ path: path(keys.size), to: unit ? fromUnit(amount.value, unit) : amount.value }]),
         ],
         `${name.trim()} instead of ${bought.name}`,
       );
@@ -84,9 +75,9 @@ export function InsteadForm({ season, bought, save, done }: Props) {
         A pack costs, {moneySign(season.currency)}
         <input name="instead-price" inputMode="decimal" value={price} onChange={(event) => setPrice(event.target.value)} />
       </label>
-      {keys.holds !== null && (
-        <label title={FIELDS[field(keys.holds)].words}>
-          {keys.holds === 'watts' ? 'Watts' : `It holds, ${said}`}
+      {keys.size !== null && (
+        <label title={FIELDS[field(keys.size)].words}>
+          {keys.size === 'watts' ? 'Watts' : `It holds, ${said}`}
           <input name="instead-holds" inputMode="decimal" value={holds} onChange={(event) => setHolds(event.target.value)} />
         </label>
       )}
