@@ -21,6 +21,8 @@ use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Shopping\Purchase;
 use JollyPenny\Core\SowAgain\TwoSowings;
+use JollyPenny\Core\Tasks\JobId;
+use JollyPenny\Core\Tasks\TaskKind;
 
 /**
  * What a season came to. Each kind of fact is put into the season on top of those before it, and the season is costed again: prices
@@ -34,9 +36,6 @@ final class Reckoning
     private const WEEK = 7;
 
     private const MONDAY = 3;
-
-    /** The job of wetting one mix for all that need it on a day. */
-    private const SHARED_WETTING = '/^soak-(.+)-\d{4}-\d{2}-\d{2}$/';
 
     private readonly LogBook $log;
 
@@ -181,13 +180,14 @@ final class Reckoning
     /** What the plan has for the stages that an entry says were wetted: a crop's own, or all of one mix on that day. */
     private function litresOf(SetupBooks $books, LogEntry $entry): float
     {
-        $mix = preg_match(self::SHARED_WETTING, $entry->job ?? '', $parts) === 1 ? $parts[1] : null;
+        $job = JobId::parse($entry->job);
+        $mix = $job?->kind === TaskKind::Soak ? $job->thing : null;
         $litres = 0.0;
         foreach ($books->plans as $plan) {
             $sown = $this->log->crop($plan->crop->id)->sown_on;
             $late = $sown === null ? 0 : Day::parse($sown)->number - $plan->sowOn();
             foreach ($plan->stages as $i => $stage) {
-                $isOwn = $entry->job === "{$plan->crop->id}-soak".($i === 0 ? '' : "-{$i}");
+                $isOwn = $job?->isOf($plan->crop->id, TaskKind::Soak, $i) === true;
                 $isShared = $mix !== null && $mix === $stage->stage->mix && $stage->start + $late === $entry->on->number;
                 if ($stage->fills() && $stage->stage->mix !== null && ($isOwn || $isShared)) {
                     $litres += $stage->mixLitres($this->season->mixOverage);

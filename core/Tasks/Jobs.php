@@ -181,7 +181,7 @@ final readonly class Jobs
         $jobs = [];
         foreach ($sites as $id => $n) {
             $trays = array_values($codes[$id]);
-            $jobs[] = new Job("fill-{$id}-{$tasks[0]->date}", $tasks[0]->date, $tasks[0]->date, JobGroup::Wet, TaskKind::Fill, null, $crops[$id],
+            $jobs[] = new Job((string) JobId::shared(TaskKind::Fill, $tasks[0]->date, (string) $id), $tasks[0]->date, $tasks[0]->date, JobGroup::Wet, TaskKind::Fill, null, $crops[$id],
                 "Fill {$n} ".($names[$id] === 'cells' ? 'cells' : "× {$names[$id]}").': tray'.(count($trays) > 1 ? 's ' : ' ').Session::list($trays));
         }
 
@@ -229,7 +229,7 @@ final readonly class Jobs
             $done = ($up ?? 0) >= $of || ($day >= $full && isset($counted[$day]));
             $name = $plan->lot->variety;
             $jobs[] = new Job(
-                $day === $first ? $task->id : "{$plan->crop->id}-look-".Day::ofNumber($day)->format(), Day::ofNumber($day)->format(),
+                $day === $first ? $task->id : (string) JobId::look($plan->crop->id, Day::ofNumber($day)->format()), Day::ofNumber($day)->format(),
                 Day::ofNumber($day)->format(), JobGroup::Look, $day === $first ? TaskKind::FirstLook : TaskKind::Look, $plan->crop->id, [$plan->crop->id],
                 "{$name}: how many of {$of} up?", $day === $full ? 'the full look: what is not up now counts as lost' : null,
                 $this->codes($plan, 0), $this->onlyTray($plan, 0), null, LogKind::Up, $up ?? 0, $of,

@@ -108,7 +108,8 @@ final readonly class Session
             $scald = ($mix->kwhPerL ?? 0.0) > 0.0;
             $name = $id === '' ? '' : self::short($mix->name ?? $this->books->index->supplies[$id]->name);
             $jobs[] = new Job(
-                count($users[$id]) === 1 && count($litres) === 1 ? $first->id : "soak-{$id}-{$first->date}", $first->date,
+                count($users[$id]) === 1 && count($litres) === 1 ? $first->id : (string) JobId::shared(TaskKind::Soak, $first->date, (string) $id),
+                $first->date,
                 $first->date, JobGroup::Wet, TaskKind::Soak, count($users[$id]) === 1 ? $users[$id][0] : null, $users[$id],
                 $id === '' ? 'Wet the pellets' : 'Wet '.$this->litres($amount)." of {$name}".($scald && ! str_contains($name, 'scald') ? ', scalded' : ''),
                 ($mix === null ? '' : $this->recipe($mix->parts, $amount).': ')
@@ -200,7 +201,7 @@ final readonly class Session
         };
         $one = count($crops) === 1;
 
-        return new Job($one ? $first->id : "{$first->kind->value}-{$first->date}", $first->date, Day::parse($first->date)->plus($days)->format(), $group,
+        return new Job($one ? $first->id : (string) JobId::shared($first->kind, $first->date), $first->date, Day::parse($first->date)->plus($days)->format(), $group,
             $first->kind, $one ? $crops[0] : null, $crops, $words, $detail, minutes: $minutes, cautions: $cautions);
     }
 

@@ -46,7 +46,6 @@ final readonly class Tasks
                 $crop,
                 Timetable::target($this->books->season(), $crop)->number,
                 TaskKind::Buy,
-                '',
                 "Buy {$crop->wanted} and plant them out: ".$this->variety($crop),
             );
         }
@@ -69,19 +68,18 @@ final readonly class Tasks
         $indoors = $first->container !== null;
         $where = $indoors ? "{$plan->sowing->sites} of {$first->container->name}" : "{$plan->sowing->sites} places in the bed";
         $tasks = [
-            $this->task($crop, $sow, TaskKind::Sow, '', "Sow {$plan->sowing->seeds} seeds of {$name} ({$where}) and label them"),
-            $this->task($crop, $sow + $this->firstLook($plan), TaskKind::FirstLook, '', "First look: is {$name} up?"),
+            $this->task($crop, $sow, TaskKind::Sow, "Sow {$plan->sowing->seeds} seeds of {$name} ({$where}) and label them"),
+            $this->task($crop, $sow + $this->firstLook($plan), TaskKind::FirstLook, "First look: is {$name} up?"),
         ];
         $again = $sow + self::LATEST_DAYS - max(0, $plan->plantOutOn() - Timetable::target($this->books->season(), $crop)->number);
         if ($again > $sow) {
-            $tasks[] = $this->task($crop, $again, TaskKind::LastResow, '', "Last day to sow {$name} again and be at most two weeks late");
+            $tasks[] = $this->task($crop, $again, TaskKind::LastResow, "Last day to sow {$name} again and be at most two weeks late");
         }
         if ($crop->coldDays > 0) {
             $tasks[] = $this->task(
                 $crop,
                 $sow - $crop->coldDays,
                 TaskKind::Chill,
-                '',
                 "Put seed of {$name} into the cold for {$crop->coldDays} days",
             );
         }
@@ -90,14 +88,13 @@ final readonly class Tasks
                 $crop,
                 $sow,
                 TaskKind::Drain,
-                '',
                 "Half an hour after watering {$name} from below, pour off what is left in the tray",
             );
         }
         foreach ($plan->stages as $i => $stage) {
             $tasks = [...$tasks, ...$this->stage($plan, $stage, $i, $name)];
         }
-        $tasks[] = $this->task($crop, $plan->plantOutOn(), TaskKind::PlantOut, '', "Plant out {$name}");
+        $tasks[] = $this->task($crop, $plan->plantOutOn(), TaskKind::PlantOut, "Plant out {$name}");
 
         return $tasks;
     }
@@ -112,7 +109,6 @@ final readonly class Tasks
                 $crop,
                 $stage->start - self::BEFORE,
                 TaskKind::Wash,
-                "-{$i}",
                 "Wash and hole {$stage->container->name} for {$name}",
                 $i,
             );
@@ -122,7 +118,6 @@ final readonly class Tasks
                 $crop,
                 $stage->start,
                 TaskKind::Soak,
-                $i === 0 ? '' : "-{$i}",
                 "Wet the mix for {$name}: a squeezed handful holds together and does not drip",
                 $i,
             );
@@ -131,7 +126,7 @@ final readonly class Tasks
             $before = $plan->stages[$i - 1]->stage;
             $sign = $before->until === null ? '' : ", when {$before->until}";
             $sites = $stage->fills() && $stage->container !== null ? ": {$stage->sites} of {$stage->container->name}" : '';
-            $tasks[] = $this->task($crop, $stage->start, TaskKind::Stage, "-{$i}", "{$stage->stage->name}, {$name}{$sites}{$sign}", $i);
+            $tasks[] = $this->task($crop, $stage->start, TaskKind::Stage, "{$stage->stage->name}, {$name}{$sites}{$sign}", $i);
         }
         $next = $plan->stages[$i + 1]->stage ?? null;
         // The cover goes as they show; what is left of the stage is growing on without it.
@@ -140,17 +135,16 @@ final readonly class Tasks
                 $crop,
                 max($stage->start, $stage->end - $stage->stage->extraDays),
                 TaskKind::CoverOff,
-                '',
                 "Cover off {$name} as it shows: film over seedlings cooks them",
             );
         }
         if ($stage->stage->mat && ! ($next->mat ?? false)) {
-            $tasks[] = $this->task($crop, $stage->end, TaskKind::MatOff, "-{$i}", "Mat off for {$name}", $i);
+            $tasks[] = $this->task($crop, $stage->end, TaskKind::MatOff, "Mat off for {$name}", $i);
         }
         if ($stage->stage->feedsPerWeek > 0.0) {
             $step = max(1, (int) round(self::WEEK / $stage->stage->feedsPerWeek));
             for ($day = $stage->start + $step, $n = 1; $day <= $stage->end; $day += $step, $n++) {
-                $tasks[] = $this->task($crop, $day, TaskKind::Feed, "-{$i}-{$n}", "Feed {$name}, weakly", $i);
+                $tasks[] = $this->task($crop, $day, TaskKind::Feed, "Feed {$name}, weakly", $i, $n);
             }
         }
 
@@ -165,7 +159,7 @@ final readonly class Tasks
         return preg_match(self::BRASSICAS, $species->name) === 1 ? self::FIRST_LOOK_BRASSICA : self::FIRST_LOOK;
     }
 
-    private function task(Crop $crop, int $day, TaskKind $kind, string $which, string $words, ?int $stage = null): Task
+    private function task(Crop $crop, int $day, TaskKind $kind, string $words, ?int $stage = null, ?int $number = null): Task
     {
         $late = $this->shift[$crop->id] ?? 0;
         $day += match ($kind) {
@@ -175,7 +169,7 @@ final readonly class Tasks
         };
 
         return new Task(
-            "{$crop->id}-{$kind->value}{$which}",
+            (string) JobId::ofCrop($crop->id, $kind, $kind === TaskKind::Soak && $stage === 0 ? null : $stage, $number),
             Day::ofNumber($day)->format(),
             $kind,
             $crop->id,

@@ -14,6 +14,8 @@ use JollyPenny\Core\Season\LogEntry;
 use JollyPenny\Core\Season\LogKind;
 use JollyPenny\Core\Season\Pattern;
 use JollyPenny\Core\Season\TrayRun;
+use JollyPenny\Core\Tasks\JobId;
+use JollyPenny\Core\Tasks\TaskKind;
 use stdClass;
 
 /**
@@ -101,7 +103,7 @@ final class Trays
     /** @return list<LogEntry> by which a run was sown, or moved into its container */
     private function filledBy(Run $run): array
     {
-        $job = "{$run->plan->crop->id}-stage-{$run->index}";
+        $job = (string) JobId::ofCrop($run->plan->crop->id, TaskKind::Stage, $run->index);
 
         return array_values(array_filter(
             $this->log->byCrop[$run->plan->crop->id] ?? [],
