@@ -17,7 +17,11 @@ function device(object $test, int $season, array $like = []): array
 
 function reading(int $minutes, mixed $value = 38.5): array
 {
-    return ['at' => gmdate('Y-m-d\TH:i:s\Z', time() - 60 * $minutes), 'value' => $value];
+    // From one moment on, so that the same reading sent again is the same also a second later.
+    static $now = null;
+    $now ??= time();
+
+    return ['at' => gmdate('Y-m-d\TH:i:s\Z', $now - 60 * $minutes), 'value' => $value];
 }
 
 it('takes readings by a device\'s token, each once, and counts what makes no sense', function () {

@@ -97,4 +97,7 @@ export const awayRefusal = (): Refusal => new Refusal(AWAY);
 export const worthRetrying = (error: unknown): boolean =>
   error instanceof Refusal && (error.away || error.problem.status === 429);
 
+/** Somebody is there, and failed: what was sent may be right. */
+export const isFailure = (error: unknown): boolean => error instanceof Refusal && error.problem.status >= 500;
+
 export const words = (error: unknown): string => (error instanceof Refusal ? error.message : 'That did not work. Try again.');

@@ -1,16 +1,18 @@
 import { onlineManager, type QueryClient, type QueryKey } from '@tanstack/react-query';
 import { clear, createStore, delMany, entries, set } from 'idb-keyval';
-import { answered, client, words, worthRetrying } from '../api/client';
+import { answered, client, isFailure, words, worthRetrying } from '../api/client';
 import { renew, renewSurely } from '../api/renew';
 import type { components } from '../api/schema.generated';
 import type { LogEntry } from '../api/types';
 
 /**
  * What is written down on this device waits here until the server has it: kept in IndexedDB, sent in order, each once. The server
- * knows an entry again by its id, so that an answer lost on the way doubles nothing.
+ * knows an entry again by its id, so that an answer lost on the way doubles nothing. Where the server fails on one entry, only what is of
+ * the same crop, or was written in the same moment, waits with it.
  */
 const AT_ONCE = 50;
 const AGAIN_MS = 3000;
+const LONGEST_MS = 300_000;
 const LOCK = 'jolly-penny-log';
 
 type NewPhoto = components['schemas']['NewPhoto'];
@@ -19,6 +21,8 @@ export interface Waiting {
   /** The order in which it was written. */
   n: number;
   season: number;
+  /** What was written by one press has the same number. */
+  gesture?: number;
   entry?: LogEntry;
   photo?: NewPhoto & { id: string };
   /** Why the server did not take it; it is kept until somebody has seen that. */
@@ -78,12 +82,39 @@ async function drop(items: Waiting[]): Promise<void> {
   channel?.postMessage('sent');
 }
 
+/** Those that the server answered badly with others: sent by themselves, to find the one it is about. */
+const alone = new Set<number>();
+/** What waits because the server failed on an entry of it: until when, and how often it failed. */
+const held = new Map<string, { until: number; times: number }>();
+
+const isOpen = ({ why, sent }: Waiting): boolean => why === undefined && sent !== true;
+
+/** What has to stay in order: the entries of a crop, or of what several crops share. */
+function laneOf({ season, entry, photo }: Waiting): string {
+  const corrected = entry?.corrects == null ? undefined : waiting.find((one) => one.entry?.id === entry.corrects);
+  if (corrected !== undefined) return laneOf(corrected);
+  return `${season} ${entry?.crop ?? entry?.job ?? (photo ? 'photos' : '')}`;
+}
+
+const keysOfHeld = (one: Waiting): string[] => [laneOf(one), `gesture ${one.gesture ?? one.n}`];
+
+function isHeld(one: Waiting): boolean {
+  return keysOfHeld(one).some((key) => (held.get(key)?.until ?? 0) > Date.now());
+}
+
+function hold(one: Waiting): void {
+  for (const key of keysOfHeld(one)) {
+    const times = (held.get(key)?.times ?? 0) + 1;
+    held.set(key, { times, until: Date.now() + Math.min(LONGEST_MS, AGAIN_MS * 2 ** (times - 1)) });
+  }
+}
+
 /** The first that can go, with those after it that go along. */
 function batch(): Waiting[] {
-  const open = waiting.filter(({ why, sent }) => why === undefined && sent !== true);
+  const open = waiting.filter((one) => isOpen(one) && !isHeld(one));
   const first = open[0];
-  if (first === undefined || first.photo) return open.slice(0, 1);
-  const other = open.findIndex((one) => one.season !== first.season || one.photo !== undefined);
+  if (first === undefined || first.photo || alone.has(first.n)) return open.slice(0, 1);
+  const other = open.findIndex((one) => one.season !== first.season || one.photo !== undefined || alone.has(one.n));
   return open.slice(0, Math.min(AT_ONCE, other < 0 ? open.length : other));
 }
 
@@ -103,8 +134,14 @@ async function sendOne(items: Waiting[]): Promise<void> {
     }
   } catch (error) {
     if (worthRetrying(error)) throw error;
+    if (items.length > 1) return items.forEach(({ n }) => alone.add(n));
+    if (items[0] && isFailure(error)) return hold(items[0]);
     items.forEach(({ entry, photo: picture }) => refused.set(entry?.id ?? picture?.id ?? '', words(error)));
   }
+  items.forEach((one) => {
+    alone.delete(one.n);
+    keysOfHeld(one).forEach((key) => held.delete(key));
+  });
   const idOf = (one: Waiting) => one.entry?.id ?? one.photo?.id ?? '';
   const bad = items.flatMap((one) => {
     const why = refused.get(idOf(one));
@@ -155,13 +192,11 @@ async function send(): Promise<void> {
   } catch {
     // Nobody is there: the same again later.
     show(waiting.map((one) => (one.sent === true ? one : { ...one, late: true })));
-    window.clearTimeout(timer);
-    timer = window.setTimeout(() => void send(), AGAIN_MS);
   } finally {
     sending = false;
   }
-  if (batch().length > 0 && timer === undefined) timer = window.setTimeout(() => void send(), AGAIN_MS);
-  else if (batch().length === 0) timer = undefined;
+  window.clearTimeout(timer);
+  timer = waiting.some((one) => isOpen(one) || one.sent === true) ? window.setTimeout(() => void send(), AGAIN_MS) : undefined;
 }
 
 const newId = (): string =>
@@ -174,14 +209,16 @@ export const logbox = {
     return () => listeners.delete(listener);
   },
   /** Writes entries down, in the order given. */
-  write: (season: number, facts: Omit<LogEntry, 'id' | 'at'>[]): Promise<void> =>
-    put(
+  write: (season: number, facts: Omit<LogEntry, 'id' | 'at'>[]): Promise<void> => {
+    const gesture = next();
+    return put(
       facts.map((fact) => {
         const n = next();
         const at = new Date(Math.floor(n / 100)).toISOString().replace(/(\.\d{3})Z$/, `$1${String(n % 100).padStart(2, '0')}Z`);
-        return { n, season, entry: { ...fact, id: newId(), at }, ...(onlineManager.isOnline() ? {} : { late: true }) };
+        return { n, season, gesture, entry: { ...fact, id: newId(), at }, ...(onlineManager.isOnline() ? {} : { late: true }) };
       }),
-    ),
+    );
+  },
   photograph: (season: number, photo: NewPhoto): Promise<void> => put([{ n: next(), season, photo: { ...photo, id: newId() } }]),
   /** It was seen that it was refused. */
   dismiss: (items: Waiting[]): Promise<void> => drop(items),
