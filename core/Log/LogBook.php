@@ -98,6 +98,12 @@ final readonly class LogBook
         return isset($this->byJob[self::OVER]);
     }
 
+    /** How many plants left by an entry: no more than there were, whatever it says. */
+    public function leftBy(LogEntry $entry): int
+    {
+        return $this->ledgers[$entry->crop ?? '']->leftBy[$entry->id] ?? 0;
+    }
+
     private function emptyLedger(string $crop): PlantLedger
     {
         return new PlantLedger(...($this->crops[$crop] ?? [false, null]));

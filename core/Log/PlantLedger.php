@@ -43,6 +43,9 @@ final class PlantLedger
     /** @var array<array-key, array<string, int>> lost, by row and cause */
     public array $causes = [];
 
+    /** @var array<string, int> how many really left by an entry that says so, by its id */
+    public array $leftBy = [];
+
     /** Planted, or given or sold out of the last stage. */
     public int $finished = 0;
 
@@ -190,6 +193,7 @@ final class PlantLedger
         $here = $this->there !== null && $row !== '' && isset($this->there[$row]) ? $this->there[$row] : $all;
         $left = min($count, $here);
         $kind = $entry->kind->value;
+        $this->leftBy[$entry->id] = $left;
         $this->gone[$row][$kind] = ($this->gone[$row][$kind] ?? 0) + $left;
         if ($entry->kind === LogKind::Lost) {
             $cause = $entry->cause->value ?? 'other';

@@ -317,8 +317,8 @@ final class Reckoning
     {
         $by = [];
         foreach ($this->log->entries as $entry) {
-            if ($entry->kind === LogKind::Lost && ($entry->count ?? 0) > 0 && $entry->crop !== null) {
-                self::lost($by, $entry->cause->value ?? 'other', $entry, (int) $entry->count);
+            if ($entry->kind === LogKind::Lost && $this->log->leftBy($entry) > 0) {
+                self::lost($by, $entry->cause->value ?? 'other', $entry, $this->log->leftBy($entry));
             }
         }
         foreach ($this->season->crops as $crop) {

@@ -44,8 +44,8 @@ final readonly class Sowings
         if ($plan === null) {
             return null;
         }
-        $of = max(1, $of ?? $plan->sowing->units);
-        $up = min($up, $of);
+        // Where more are up than were written down as sown, so many were sown.
+        $of = max(1, $up, $of ?? $plan->sowing->units);
         $sowings = $this->sowings($plan);
         $offers = SeasonIndex::of($this->costing->season)->isSold($plan->crop);
         $most = max(1, 2 * $plan->sowing->units);

@@ -77,8 +77,9 @@ final class Trays
             }
         }
         $pictures = [];
+        $shown = [];
         foreach ($this->trays as $tray) {
-            $picture = $this->picture($tray, $places);
+            $picture = $this->picture($tray, $places, $shown);
             $picture === null ?: $pictures[] = $picture;
         }
         usort($pictures, fn (TrayPicture $a, TrayPicture $b): int => [$a->from, strlen($a->id), $a->id] <=> [$b->from, strlen($b->id), $b->id]);
@@ -222,8 +223,11 @@ final class Trays
             || in_array($letters, array_column($this->log->entries, 'tray'), true);
     }
 
-    /** @param  array<string, int>  $places  in how many trays each run stands */
-    private function picture(Layout $tray, array $places): ?TrayPicture
+    /**
+     * @param  array<string, int>  $places  in how many trays each run stands
+     * @param  array<string, int>  $shown  plants in the rows before, by crop, and by crop and tray
+     */
+    private function picture(Layout $tray, array $places, array &$shown): ?TrayPicture
     {
         $placed = $tray->placed;
         usort($placed, fn (array $a, array $b): int => $a['row'] <=> $b['row']);
@@ -235,12 +239,12 @@ final class Trays
             $last = $row + $rows - 1;
             $isThick = $run->index === 0 && $plan->method->pattern === Pattern::Community;
             $countOf = $isThick ? $this->seedsIn($run, $facts, $sites) : $sites * ($run->index === 0 ? 1 : $run->stage->stage->plantsPerSite);
+            $plants = $left ? 0 : $this->plants($run, $filled, $facts, $countOf, $tray->id, $shown);
             $runs[] = new RowPicture(
                 $plan->crop->id, $run->index, $tray->id.$row.($last > $row ? "–{$last}" : ''), $row, $rows, $sites,
                 $run->index === 0 ? $plan->method->seedsPerSite : $run->stage->stage->plantsPerSite,
                 Day::ofNumber($run->stage->start)->format(), Day::ofNumber($run->end)->format(), $filled,
-                $places["{$plan->crop->id}|{$run->index}"] > 1, $facts->up, $left ? 0 : $this->plants($run, $facts, $countOf),
-                $countOf, $isThick ? 'seeds' : 'sites', $countOf * ($run->index === 0 ? $plan->sowing->q : 1.0), $plan->lot->packetPrice <= 0.0,
+                $places["{$plan->crop->id}|{$run->index}"] > 1, $facts->up, $plants, $countOf, $isThick ? 'seeds' : 'sites', $countOf * ($run->index === 0 ? $plan->sowing->q : 1.0), $plan->lot->packetPrice <= 0.0,
                 $left,
             );
         }
@@ -258,17 +262,28 @@ final class Trays
         );
     }
 
-    /** What of a crop stands here: as counted in this row, else its part of what stands of the crop in rows that are not known. */
-    private function plants(Run $run, RowFacts $here, int $countOf): ?int
+    /**
+     * What of a crop stands here: as counted in this row, else its part of what stands of the crop in rows that are not known. All rows
+     * together show no more than there are. Null before a count, and where they are still to be moved to.
+     *
+     * @param  array<string, int>  $shown  in the rows before
+     */
+    private function plants(Run $run, bool $filled, RowFacts $here, int $countOf, string $tray, array &$shown): ?int
     {
-        if ($here->alive !== null) {
-            return min($countOf, $here->alive);
-        }
         $crop = $this->log->crop($run->plan->crop->id);
+        if ($crop->alive === null || ($run->index > 0 && ! $filled)) {
+            return null;
+        }
         $each = $run->index === 0 ? 1 : $run->stage->stage->plantsPerSite;
         $all = $run->index === 0 && $run->plan->method->pattern === Pattern::Community ? max($crop->seeds, $run->plan->sowing->seeds) : $this->sites($run) * $each;
+        $part = $here->alive ?? (int) round($countOf * $crop->alive / max(1, $all));
+        $id = $run->plan->crop->id;
+        $plants = min($countOf, $part, $crop->alive - ($shown[$id] ?? 0), $here->alive === null ? $part : $here->alive - ($shown["{$id} {$tray}"] ?? 0));
+        foreach ([$id, "{$id} {$tray}"] as $key) {
+            $shown[$key] = ($shown[$key] ?? 0) + $plants;
+        }
 
-        return $crop->alive === null ? null : min($countOf, (int) round($countOf * $crop->alive / max(1, $all)));
+        return $plants;
     }
 
     /** Seeds of what is sown thick in these pots: as written down, else their part of the plan's. */

@@ -24,6 +24,9 @@ final class Draw
     /** Calls without which what they are given goes on as it was. */
     private const DROPPED = ['array_unique', 'array_values', 'array_filter', 'array_reverse', 'abs', 'round', 'trim'];
 
+    /** What follows the plan has rules, and tests, of its own (docs/after.md). */
+    private const AFTER = '#^core/(Log|State|Tasks|Trays|Shed|Shopping|Reckoning|SowAgain|Trials|Labels|Devices)/#';
+
     private readonly Randomizer $random;
 
     public function __construct(private readonly string $root, int $seed)
@@ -82,7 +85,7 @@ final class Draw
         return $places;
     }
 
-    /** The tests that name the class or are named after its folder, and for the core what agrees with the plain account of the rules. */
+    /** The tests that name the class or are named after its folder, and what holds the rules it belongs to. */
     private function tests(string $file): string
     {
         [$class, $folder] = [basename($file, '.php'), basename(dirname($file))];
@@ -93,7 +96,9 @@ final class Draw
                 $tests[$test] = $test;
             }
         }
-        if (str_starts_with($file, 'core/')) {
+        if (preg_match(self::AFTER, $file) === 1) {
+            $tests += array_combine($rules = ['tests/Core/AfterTest.php', 'tests/Feature/AfterTest.php'], $rules);
+        } elseif (str_starts_with($file, 'core/')) {
             $tests += array_combine($rules = ['tests/Core/WorkedExampleTest.php', 'tests/Core/EdgesTest.php', 'tests/Core/OracleTest.php'], $rules);
         }
 
