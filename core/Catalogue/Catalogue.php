@@ -15,13 +15,18 @@ final class Catalogue
     /** Before the name of a temperature range, where a species has no table. */
     private const RANGE = 'range:';
 
-    /** @var ?array<string, SpeciesFacts> */
-    private ?array $species = null;
+    /** @var ?array<string, SpeciesFacts> what ships does not change while it runs */
+    private static ?array $species = null;
+
+    private static ?SpeciesNames $names = null;
+
+    /** @var array<string, ?SpeciesFacts> what was found, by name */
+    private array $found = [];
 
     /** @return array<string, SpeciesFacts> by id, in the file's order */
     public function species(): array
     {
-        if ($this->species === null) {
+        if (self::$species === null) {
             $tables = $ranges = [];
             foreach (CatalogueFile::rows('germination') as $row) {
                 $tables[(string) $row['table']][] = $row;
@@ -29,24 +34,33 @@ final class Catalogue
             foreach (CatalogueFile::rows('temperature-ranges') as $row) {
                 $ranges[self::RANGE.$row['range']] = TemperatureRange::of($row);
             }
-            $this->species = [];
+            self::$species = [];
             foreach (CatalogueFile::rows('species') as $row) {
                 $range = $ranges[(string) $row['germination_table']] ?? null;
                 $table = $tables[(string) $row['germination_table']] ?? [];
-                $this->species[(string) $row['id']] = $range === null
+                self::$species[(string) $row['id']] = $range === null
                     ? SpeciesFacts::of($row, array_map(self::germinationRow(...), $table), isset($table[0]) ? (string) $table[0]['source'] : null)
                     : SpeciesFacts::of($row, $range->table((float) $row['days_to_emerge']),
                         "minimum, optimum and maximum: {$range->source}; the straight lines between them are a rule of ours");
             }
         }
 
-        return $this->species;
+        return self::$species;
     }
 
     /** What is known of a season's species: by its mark, or else by its name. */
     public function recognise(?string $mark, string $name): ?SpeciesFacts
     {
-        return $this->species()[$mark ?? ''] ?? (new SpeciesNames($this->species()))->find($name);
+        $marked = $this->species()[$mark ?? ''] ?? null;
+        if ($marked !== null) {
+            return $marked;
+        }
+        self::$names ??= new SpeciesNames($this->species());
+        if (! array_key_exists($name, $this->found)) {
+            $this->found[$name] = self::$names->find($name);
+        }
+
+        return $this->found[$name];
     }
 
     /** @return array<string, array<string, mixed>> rows of the season file's `containers`, by id */

@@ -32,6 +32,9 @@ final readonly class LogBook
     /** @var array<array-key, LogEntry> the last that stands, by job */
     public array $byJob;
 
+    /** @var array<array-key, list<LogEntry>> all that stand, by job */
+    public array $allByJob;
+
     /** @var array<array-key, PlantLedger> by crop */
     private array $ledgers;
 
@@ -41,20 +44,22 @@ final readonly class LogBook
     /**
      * @param  list<LogEntry>  $all  as written, in any order
      * @param  array<array-key, array{bool, ?int}>  $crops  whether a crop is raised one by one, and from which day on it is finished
+     * @param  ?list<LogEntry>  $standing  what stands of them in its order, where that is known already
      */
-    public function __construct(public array $all, private array $crops = [])
+    public function __construct(public array $all, private array $crops = [], ?array $standing = null)
     {
-        $entries = self::standing($all);
-        $byCrop = $byJob = [];
+        $entries = $standing ?? self::standing($all);
+        $byCrop = $byJob = $allByJob = [];
         foreach ($entries as $entry) {
             if ($entry->crop !== null) {
                 $byCrop[$entry->crop][] = $entry;
             }
             if ($entry->job !== null) {
                 $byJob[$entry->job] = $entry;
+                $allByJob[$entry->job][] = $entry;
             }
         }
-        [$this->entries, $this->byCrop, $this->byJob] = [$entries, $byCrop, $byJob];
+        [$this->entries, $this->byCrop, $this->byJob, $this->allByJob] = [$entries, $byCrop, $byJob, $allByJob];
         $ledgers = $marked = [];
         foreach ($byCrop as $crop => $some) {
             $ledgers[$crop] = $this->emptyLedger((string) $crop);
@@ -77,7 +82,7 @@ final readonly class LogBook
             $crops[$plan->crop->id] = [$plan->method->pattern === Pattern::PerSite, count($plan->stages) < 2 ? null : $last->start + $late];
         }
 
-        return new self($this->all, $crops);
+        return $this->with($crops);
     }
 
     /** The same log, read with what the whole season says: a crop is counted one by one where every way of raising it does. */
@@ -90,7 +95,13 @@ final readonly class LogBook
             $crops[$crop->id] = [$ways !== [] && ! in_array(Pattern::Community, $ways, true), null];
         }
 
-        return new self($this->all, $crops);
+        return $this->with($crops);
+    }
+
+    /** @param  array<array-key, array{bool, ?int}>  $crops */
+    private function with(array $crops): self
+    {
+        return $crops === $this->crops ? $this : new self($this->all, $crops, $this->entries);
     }
 
     public function isOver(): bool
@@ -131,7 +142,8 @@ final readonly class LogBook
     public function inOrder(): array
     {
         $all = $this->all;
-        usort($all, self::before(...));
+        $places = array_map(self::place(...), $all);
+        array_multisort($places, SORT_STRING, $all);
 
         return $all;
     }
@@ -143,8 +155,9 @@ final readonly class LogBook
     private static function standing(array $all): array
     {
         $byId = array_column($all, null, 'id');
-        $written = array_map(fn (LogEntry $entry): array => self::written($entry, $byId), $byId);
-        usort($all, fn (LogEntry $a, LogEntry $b): int => $written[$a->id] <=> $written[$b->id]);
+        $written = array_map(fn (LogEntry $entry): string => self::written($entry, $byId), $byId);
+        asort($written, SORT_STRING);
+        $all = array_map(fn (int|string $id): LogEntry => $byId[$id], array_keys($written));
         $undone = self::undone($all, $byId);
         $last = [];
         foreach ($all as $entry) {
@@ -156,17 +169,18 @@ final readonly class LogBook
                 $last[self::original($entry, $byId)->id] = $entry;
             }
         }
-        $standing = [];
+        $standing = $places = [];
         foreach ($last as $root => $entry) {
             $back = $undone[$root] ?? null;
             // What was taken back after its last correction is gone, whichever of the two was taken back.
             if ($back === null || $written[$back->id] < $written[$entry->id]) {
-                $standing[] = [$byId[$root], $entry];
+                $standing[] = $entry;
+                $places[] = self::place($byId[$root]);
             }
         }
-        usort($standing, fn (array $a, array $b): int => self::before($a[0], $b[0]));
+        array_multisort($places, SORT_STRING, $standing);
 
-        return array_map(fn (array $one): LogEntry => $one[1], $standing);
+        return $standing;
     }
 
     /**
@@ -202,9 +216,8 @@ final readonly class LogBook
      * When an entry was written, as a key to sort by: never before what it corrects or takes back, however a device's clock stood.
      *
      * @param  array<array-key, LogEntry>  $byId
-     * @return array{string, int, string, string}
      */
-    private static function written(LogEntry $entry, array $byId): array
+    private static function written(LogEntry $entry, array $byId): string
     {
         [$at, $depth, $one, $seen] = [$entry->at, 0, $entry, []];
         while ($one->corrects !== null && isset($byId[$one->corrects]) && ! isset($seen[$one->id])) {
@@ -214,11 +227,12 @@ final readonly class LogBook
             $depth++;
         }
 
-        return [$at, $depth, $entry->at, $entry->id];
+        return implode("\0", [$at, sprintf('%05d', $depth), $entry->at, $entry->id]);
     }
 
-    private static function before(LogEntry $a, LogEntry $b): int
+    /** Where an entry stands among the others, as a key to sort by: by day, then as written. */
+    private static function place(LogEntry $entry): string
     {
-        return [$a->on->number, $a->at, $a->id] <=> [$b->on->number, $b->at, $b->id];
+        return implode("\0", [sprintf('%010d', $entry->on->number), $entry->at, $entry->id]);
     }
 }

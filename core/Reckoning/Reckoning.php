@@ -39,6 +39,11 @@ final class Reckoning
 
     private readonly LogBook $log;
 
+    /** The season as planned. */
+    private readonly SeasonCosting $planned;
+
+    private ?SetupResult $plan = null;
+
     /**
      * @param  list<Purchase>  $purchases
      * @param  list<array{path: non-empty-list<string>, real: float}>  $measured  by devices, that differ from the plan
@@ -50,21 +55,27 @@ final class Reckoning
         private readonly array $purchases,
         private readonly array $measured,
     ) {
-        $this->log = $log->inSetup((new SeasonCosting($season))->books($setup));
+        $this->planned = new SeasonCosting($season);
+        $this->log = $log->inSetup($this->planned->books($setup));
+    }
+
+    private function plan(): SetupResult
+    {
+        return $this->plan ??= $this->planned->setup($this->setup);
     }
 
     public function cameTo(): CameTo
     {
         $season = $this->season;
-        $plan = (new SeasonCosting($season))->setup($this->setup);
+        $plan = $this->plan();
         $steps = [$this->step('planned', 0, 0, $plan, null, $plan->useful)];
         $beside = $this->beside();
         $result = $plan;
-        $costing = new SeasonCosting($season);
-        foreach (['prices' => $this->pricesPaid($season), 'used' => $this->used($season), 'power' => $this->power()] as $key => [$edits, $known, $of]) {
+        $costing = $this->planned;
+        foreach (['prices' => $this->pricesPaid(), 'used' => $this->used(), 'power' => $this->power()] as $key => [$edits, $known, $of]) {
             if ($edits !== []) {
                 $season = (new Altered($season))->with($edits);
-                $costing = new SeasonCosting($season);
+                $costing = new SeasonCosting($season, $costing, array_map(fn (array $edit): string => $edit['path'][0], $edits));
                 $result = $costing->setup($this->setup);
             }
             $steps[] = $this->step($key, $known, $of, $result, $steps[count($steps) - 1], $result->useful, $beside);
@@ -97,7 +108,7 @@ final class Reckoning
     }
 
     /** @return array{list<array{path: non-empty-list<string>, to: mixed}>, int, int} edits, things paid for, things on the shopping list */
-    private function pricesPaid(Season $season): array
+    private function pricesPaid(): array
     {
         $sums = [];
         foreach ($this->purchases as $one) {
@@ -107,7 +118,7 @@ final class Reckoning
         }
         $edits = [];
         $listed = [];
-        foreach ((new SeasonCosting($season))->setup($this->setup)->shopping as $line) {
+        foreach ($this->plan()->shopping as $line) {
             $listed["{$line->kind} {$line->id}"] = true;
         }
         foreach ($sums as $key => [$paid, $packs]) {
@@ -115,7 +126,7 @@ final class Reckoning
             $kind = ThingKind::tryFrom($kind);
             if ($kind === ThingKind::Trip) {
                 $edits[] = ['path' => $kind->pricePath($id), 'to' => $paid];
-            } elseif ($kind?->isIn($season, $id)) {
+            } elseif ($kind?->isIn($this->season, $id)) {
                 $edits[] = ['path' => $kind->pricePath($id), 'to' => $paid / $packs];
             }
         }
@@ -127,7 +138,7 @@ final class Reckoning
     public function beside(): float
     {
         $listed = ['trip trip' => true];
-        foreach ((new SeasonCosting($this->season))->setup($this->setup)->shopping as $line) {
+        foreach ($this->plan()->shopping as $line) {
             $listed["{$line->kind} {$line->id}"] = true;
         }
         $beside = 0.0;
@@ -140,9 +151,9 @@ final class Reckoning
     }
 
     /** @return array{list<array{path: non-empty-list<string>, to: mixed}>, int, int} how much was sown and wetted; crops sown, crops grown */
-    private function used(Season $season): array
+    private function used(): array
     {
-        $books = (new SeasonCosting($season))->books($this->setup);
+        $books = $this->planned->books($this->setup);
         $edits = [];
         $known = 0;
         foreach ($books->plans as $plan) {
@@ -155,7 +166,7 @@ final class Reckoning
         }
         [$said, $planned] = $this->wetted($books);
         if ($said > 0.0 && $planned > 0.0) {
-            $edits[] = ['path' => ['mix_overage'], 'to' => max(0.0, (1.0 + $season->mixOverage) * $said / $planned - 1.0)];
+            $edits[] = ['path' => ['mix_overage'], 'to' => max(0.0, (1.0 + $this->season->mixOverage) * $said / $planned - 1.0)];
         }
 
         return [$edits, $known, count($books->plans)];

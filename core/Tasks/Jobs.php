@@ -56,6 +56,9 @@ final readonly class Jobs
     /** @var list<TrayPicture> */
     public array $trays;
 
+    /** @var array<array-key, list<array{TrayPicture, RowPicture}>> by crop */
+    private array $rows;
+
     private LogBook $log;
 
     public function __construct(private SetupBooks $books, LogBook $log)
@@ -74,6 +77,13 @@ final readonly class Jobs
         $this->session = new Session($books, $facts);
         $this->tasks = new Tasks($books, $shift);
         $this->trays = (new Trays($books, $log, $this->catalogue))->pictures();
+        $rows = [];
+        foreach ($this->trays as $tray) {
+            foreach ($tray->runs as $run) {
+                $rows[$run->crop][] = [$tray, $run];
+            }
+        }
+        $this->rows = $rows;
     }
 
     /** @return list<Job> by day, then as the work goes */
@@ -104,8 +114,9 @@ final readonly class Jobs
         }, $jobs);
         $group = array_flip(array_column(JobGroup::cases(), 'value'));
         $kind = array_flip(array_column(TaskKind::cases(), 'value'));
-        usort($jobs, fn (Job $a, Job $b): int => [$a->date, $group[$a->group->value], $kind[$a->kind->value], self::order($a->codes), $a->id]
-            <=> [$b->date, $group[$b->group->value], $kind[$b->kind->value], self::order($b->codes), $b->id]);
+        $places = array_map(fn (Job $job): string => sprintf("%s\0%02d\0%02d\0%s\0%s", $job->date, $group[$job->group->value], $kind[$job->kind->value],
+            self::order($job->codes), $job->id), $jobs);
+        array_multisort($places, SORT_STRING, $jobs);
 
         return $jobs;
     }
@@ -296,7 +307,7 @@ final readonly class Jobs
     /** @return list<string> all that was written down when the job was done, in one tray or several */
     private function entriesOf(Job $job, LogEntry $last): array
     {
-        $same = array_filter($this->log->entries, fn (LogEntry $entry): bool => $entry->job === $job->id && $entry->kind === $last->kind);
+        $same = array_filter($this->log->allByJob[$job->id] ?? [], fn (LogEntry $entry): bool => $entry->kind === $last->kind);
 
         return array_column($same, 'id') ?: [$last->id];
     }
@@ -304,10 +315,11 @@ final readonly class Jobs
     /** An entry that was made elsewhere, of the same thing. */
     private function saysAsMuch(Job $job): ?LogEntry
     {
+        $day = Day::parse($job->date)->number;
         foreach ($job->crop === null ? [] : $this->log->byCrop[$job->crop] ?? [] as $entry) {
             if (match ($job->kind) {
                 TaskKind::Sow => $entry->kind === LogKind::Sown,
-                TaskKind::FirstLook, TaskKind::Look => $entry->kind === LogKind::Up && $entry->on->format() === $job->date,
+                TaskKind::FirstLook, TaskKind::Look => $entry->kind === LogKind::Up && $entry->on->number === $day,
                 TaskKind::PlantOut, TaskKind::Buy => $entry->kind === LogKind::Planted,
                 default => false,
             }) {
@@ -347,16 +359,9 @@ final readonly class Jobs
     /** @return list<array{TrayPicture, RowPicture}> */
     private function rows(CropPlan $plan, ?int $stage): array
     {
-        $found = [];
-        foreach ($this->trays as $tray) {
-            foreach ($tray->runs as $run) {
-                if ($run->crop === $plan->crop->id && ($stage === null || $run->stage === $stage)) {
-                    $found[] = [$tray, $run];
-                }
-            }
-        }
+        $rows = $this->rows[$plan->crop->id] ?? [];
 
-        return $found;
+        return $stage === null ? $rows : array_values(array_filter($rows, fn (array $one): bool => $one[1]->stage === $stage));
     }
 
     private function codes(CropPlan $plan, ?int $stage): ?string

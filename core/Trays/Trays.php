@@ -44,6 +44,12 @@ final class Trays
 
     private int $letters = 0;
 
+    /** @var ?array<array-key, int> letters of trays that are laid out or written down */
+    private ?array $taken = null;
+
+    /** @var array<string, list<LogEntry>> entries by which a run was filled, by crop and stage */
+    private array $filled = [];
+
     private readonly bool $labelRow;
 
     private readonly LogBook $log;
@@ -106,7 +112,7 @@ final class Trays
     {
         $job = (string) JobId::ofCrop($run->plan->crop->id, TaskKind::Stage, $run->index);
 
-        return array_values(array_filter(
+        return $this->filled[$job] ??= array_values(array_filter(
             $this->log->byCrop[$run->plan->crop->id] ?? [],
             fn (LogEntry $entry): bool => ($entry->count ?? 0) > 0 && ($run->index === 0
                 ? $entry->kind === LogKind::Sown
@@ -219,8 +225,9 @@ final class Trays
 
     private function isTaken(string $letters): bool
     {
-        return in_array($letters, array_column($this->books->season()->trays, 'id'), true)
-            || in_array($letters, array_column($this->log->entries, 'tray'), true);
+        $this->taken ??= array_flip([...array_column($this->books->season()->trays, 'id'), ...array_filter(array_column($this->log->entries, 'tray'))]);
+
+        return isset($this->taken[$letters]);
     }
 
     /**
