@@ -74,7 +74,8 @@ final class Draw
                     $places[] = [$operator, $token->line, $token->pos, strlen($token->text), $swaps[$token->text]];
                 }
             }
-            if ($token->is([T_LNUMBER, T_DNUMBER])) {
+            $isDeclared = ($tokens[$i - 2]->text ?? '') === 'strict_types';
+            if ($token->is([T_LNUMBER, T_DNUMBER]) && ! $isDeclared) {
                 $places[] = ['constant', $token->line, $token->pos, strlen($token->text), $token->is(T_DNUMBER) ? "({$token->text} * 1.1 + 0.1)" : "({$token->text} + 1)"];
             }
             if (in_array($token->text, self::DROPPED, true) && $after === '(' && $before !== 'function' && $before !== '->') {
