@@ -206,7 +206,8 @@ final class OpenApiFile
             'SeedWorths' => self::object(['lots' => $list($seedWorth)]),
             'ShedOffers' => self::object(['offers' => $list(self::object([
                 'path' => $list($text), 'name' => $text, 'now' => $number, 'shed' => $number, 'unit' => $text,
-                'to' => ['type' => ['number', 'boolean']]]))]),
+                'to' => ['type' => ['number', 'boolean']],
+                'also' => ['type' => 'array', 'items' => self::object(['path' => $list($text), 'to' => $number]), 'description' => 'the year of other seed']]))]),
             'Workbook' => self::object(['file' => ['type' => 'string', 'description' => 'xlsx or ods, in base64']]),
             'WorkbookChanges' => self::object(['changes' => $list(self::object(['path' => $path, 'label' => $text, 'from' => $number, 'to' => $number]))]),
             'ShoppingState' => self::object(['shopping' => $shopping, 'purchases' => $list($purchase), 'shops' => $list($text)]),

@@ -18,6 +18,7 @@ use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Shed\HandCount;
 use JollyPenny\Core\Shed\Leftover;
 use JollyPenny\Core\Shed\Leftovers;
+use stdClass;
 
 /** What lies in a person's shed: what seasons left, what was bought since, what was thrown out. */
 final readonly class Shed
@@ -71,40 +72,62 @@ final readonly class Shed
     }
 
     /**
-     * Where a season says other than the shed of what is there, by name; it keeps its own until told otherwise.
+     * Where a season says other than the shed of what is there, by name; it keeps its own until told otherwise. Seed of which the season
+     * has none is offered from another year's packet too, with its year.
      *
-     * @return list<array{path: list<string>, name: string, now: float, shed: float, unit: string, to: float|bool}>
+     * @return list<array{path: list<string>, name: string, now: float, shed: float, unit: string, to: float|bool,
+     *     also: list<array{path: list<string>, to: int}>}>
      */
     public function offers(User $user, KeptSeason $kept): array
     {
         $there = [];
         foreach (ShedItem::ofUser($user->id) as $item) {
-            $year = $item->packed_for === 0 ? '' : " {$item->packed_for}";
-            $item->gone_on !== null || $there["{$item->kind} ".SpeciesNames::plain($item->name).$year] = $item;
+            $item->gone_on !== null || $there["{$item->kind} ".SpeciesNames::plain($item->name)][$item->packed_for] = $item;
         }
         $offers = [];
         foreach (ThingKind::kept() as $kind) {
-            [$list, $key] = [(string) $kind->list(), (string) $kind->stockKey()];
-            foreach (Cell::rows($kept->model->document->{$list} ?? null) as $row) {
-                $year = $kind === ThingKind::Seed ? ' '.Cell::text($row->packed_for ?? '') : '';
-                $item = $there["{$kind->value} ".SpeciesNames::plain(Cell::text($row->{$kind->nameKey()} ?? '')).$year] ?? null;
-                $each = $kind === ThingKind::Seed ? (float) ($row->seeds_per_packet ?? 0) : 1.0;
-                if ($item === null || $each <= 0.0) {
-                    continue;
-                }
-                $owned = $key === 'owned';
-                $now = $owned ? (float) (bool) ($row->{$key} ?? false) : (float) ($row->{$key} ?? 0) * $each;
-                $shed = $owned ? min(1.0, (float) $item->amount) : (float) $item->amount;
-                // A packet's part is kept to four places.
-                if (abs($now - $shed) > max(self::SAME, $each * 1e-4)) {
-                    $to = self::asKept($key, $shed, $each);
-                    $offers[] = ['path' => [$list, Cell::text($row->id), $key], 'name' => $item->name, 'now' => $now, 'shed' => $shed,
-                        'unit' => $item->unit, 'to' => $to];
-                }
+            foreach (Cell::rows($kept->model->document->{$kind->list()} ?? null) as $row) {
+                $byYear = $there["{$kind->value} ".SpeciesNames::plain(Cell::text($row->{$kind->nameKey()} ?? ''))] ?? [];
+                $offer = $byYear === [] ? null : self::offer($kind, $row, $byYear);
+                $offer === null ?: $offers[] = $offer;
             }
         }
 
         return $offers;
+    }
+
+    /**
+     * @param  non-empty-array<int, ShedItem>  $byYear  of the thing, by the year it is packed for (0 for all but seed)
+     * @return ?array{path: list<string>, name: string, now: float, shed: float, unit: string, to: float|bool,
+     *     also: list<array{path: list<string>, to: int}>}
+     */
+    private static function offer(ThingKind $kind, stdClass $row, array $byYear): ?array
+    {
+        [$list, $id, $key] = [(string) $kind->list(), Cell::text($row->id), (string) $kind->stockKey()];
+        $isSeed = $kind === ThingKind::Seed;
+        $each = $isSeed ? (float) ($row->seeds_per_packet ?? 0) : 1.0;
+        $owned = $key === 'owned';
+        $now = $owned ? (float) (bool) ($row->{$key} ?? false) : (float) ($row->{$key} ?? 0) * $each;
+        $item = $byYear[$isSeed ? (int) ($row->packed_for ?? 0) : 0] ?? null;
+        $also = [];
+        $name = Cell::text($row->{$kind->nameKey()} ?? '');
+        if ($item === null && $isSeed && $now < self::SAME) {
+            krsort($byYear);
+            $item = array_values(array_filter($byYear, fn (ShedItem $one): bool => (float) $one->amount > 0.0))[0] ?? null;
+            $item === null ?: $also[] = ['path' => [$list, $id, 'packed_for'], 'to' => $item->packed_for];
+            $name .= $item === null ? '' : ", packed for {$item->packed_for}";
+        }
+        if ($item === null || $each <= 0.0) {
+            return null;
+        }
+        $shed = $owned ? min(1.0, (float) $item->amount) : (float) $item->amount;
+        // A packet's part is kept to four places.
+        if (abs($now - $shed) <= max(self::SAME, $each * 1e-4)) {
+            return null;
+        }
+
+        return ['path' => [$list, $id, $key], 'name' => $name, 'now' => $now, 'shed' => $shed, 'unit' => $item->unit,
+            'to' => self::asKept($key, $shed, $each), 'also' => $also];
     }
 
     private static function asKept(string $key, float $shed, float $each): float|bool

@@ -161,3 +161,22 @@ it('shows and changes nothing of another shed', function () {
     $this->deleteJson("/api/rolls/{$roll}")->assertNotFound();
     $this->postJson("/api/seasons/{$season->id}/roll", ['setup' => 'bench'])->assertNotFound();
 });
+
+it('offers seed of another year where the season has none of its own, with its year', function () {
+    [$user, $season] = gardener();
+    $lot = $season->document->seed_lots[0];
+    $this->actingAs($user)->postJson('/api/shed', ['kind' => 'seed', 'name' => mb_strtoupper($lot->variety), 'amount' => 12, 'packed_for' => 2024])->assertOk();
+    $this->postJson('/api/shed', ['kind' => 'seed', 'name' => $lot->variety, 'amount' => 20, 'packed_for' => 2025])->assertOk();
+    $this->postJson('/api/shed', ['kind' => 'seed', 'name' => $lot->variety, 'amount' => 0, 'packed_for' => 2026])->assertOk();
+    $set = fn (float $packets) => $this->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['seed_lots', $lot->id, 'packets_owned'],
+        'from' => $season->refresh()->document->seed_lots[0]->packets_owned ?? null, 'to' => $packets]]])->assertOk();
+    $offer = fn (): array => array_values(array_filter($this->getJson("/api/seasons/{$season->id}/shed")->json('offers'),
+        fn (array $one): bool => $one['path'][1] === $lot->id));
+    $set(0.0);
+    expect($offer())->toHaveCount(1)->and($offer()[0]['name'])->toBe("{$lot->variety}, packed for 2025")->and($offer()[0]['shed'])->toEqual(20)
+        ->and($offer()[0]['also'])->toBe([['path' => ['seed_lots', $lot->id, 'packed_for'], 'to' => 2025]])
+        ->and($offer()[0]['to'])->toEqualWithDelta(20 / $lot->seeds_per_packet, 1e-4);
+    // With seed of its own, older seed is not put in its place.
+    $set(1.0);
+    expect($offer())->toBe([]);
+});

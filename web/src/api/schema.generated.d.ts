@@ -4069,6 +4069,11 @@ export interface components {
                 shed: number;
                 unit: string;
                 to: number | boolean;
+                /** @description the year of other seed */
+                also: {
+                    path: string[];
+                    to: number;
+                }[];
             }[];
         };
         Workbook: {

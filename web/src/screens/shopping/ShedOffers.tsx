@@ -16,7 +16,7 @@ export function ShedOffers({ revision }: { revision: number }) {
   const offers = data?.offers ?? [];
   const take = (some: typeof offers, label: string) =>
     store.apply(
-      some.map(({ path, to }) => ({ path, to })),
+      some.flatMap(({ path, to, also }) => [...also, { path, to }]),
       label,
     );
   if (offers.length === 0) return null;
