@@ -29,9 +29,10 @@ interface Props {
 function factsOf(job: Job, on: string, count: number | null): Fact[] {
   const base = { on, kind: job.kind_of_entry, crop: job.crop, job: job.id, tray: job.tray };
   if (job.kind_of_entry === 'sown' && job.parts.length > 0) {
-    let left = count ?? Infinity;
-    return job.parts.flatMap(({ tray, row, sites, seeds }) => {
-      const some = Math.min(sites, left);
+    let left = count ?? job.parts.reduce((sum, { sites }) => sum + sites, 0);
+    return job.parts.flatMap(({ tray, row, sites, seeds }, i) => {
+      // What is sown beyond the plan stands in the last tray, unless another is named.
+      const some = i === job.parts.length - 1 ? left : Math.min(sites, left);
       left -= some;
       return some === 0 ? [] : [{ ...base, tray, row, count: some, seeds: Math.round((seeds * some) / sites) }];
     });
@@ -49,6 +50,7 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
   const us = season.units === 'us';
   const isDone = job.done_on !== null;
   const write = (facts: Fact[]) => {
+    if (facts.length === 0) return;
     void logbox.write(id, facts).then(() => undefined);
     // What was just put in the box stands at its end.
     const ids = logbox
