@@ -83,6 +83,7 @@ export async function keepKnown(queries: QueryClient): Promise<void> {
     await forgetKnown();
     localStorage.setItem(OWNER, garden);
   }
+  const started = Date.now();
   await restore(queries).catch(() => undefined);
   const changed = new Map<string, Query>();
   let timer: number | undefined;
@@ -96,11 +97,19 @@ export async function keepKnown(queries: QueryClient): Promise<void> {
     changed.clear();
     void setMany(rows, store).catch(() => undefined);
   };
-  queries.getQueryCache().subscribe((event) => {
-    if (event.type !== 'updated' || event.action.type !== 'success' || event.query.meta?.passing === true) return;
-    dropOlder(queries, event.query);
-    changed.set(nameOf(event.query.queryKey), event.query);
+  const keep = (query: Query) => {
+    if (query.meta?.passing === true) return;
+    dropOlder(queries, query);
+    changed.set(nameOf(query.queryKey), query);
     timer ??= window.setTimeout(write, WAIT_MS);
+  };
+  // What came while the device was still being read is kept too.
+  queries
+    .getQueryCache()
+    .findAll({ predicate: ({ state }) => state.status === 'success' && state.dataUpdatedAt >= started })
+    .forEach(keep);
+  queries.getQueryCache().subscribe((event) => {
+    if (event.type === 'updated' && event.action.type === 'success') keep(event.query);
   });
   window.addEventListener('pagehide', () => timer !== undefined && write());
 }
