@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Choosing;
 
+use JollyPenny\Core\Calendar\StagePlan;
 use JollyPenny\Core\Results\CropResult;
+use JollyPenny\Core\Results\PlaceResult;
 use JollyPenny\Core\Results\SetupResult;
 use JollyPenny\Core\Years\YearsCosting;
 
@@ -24,6 +26,7 @@ final readonly class Advice
      * @param  ?float  $p_keep  chance that it saves anything
      * @param  bool  $qualifies  supplies the list, with light, warmth and room for all of it
      * @param  float  $missing  plants
+     * @param  list<string>  $no_room  crops that nobody sells, on a bench that is over-full whatever else is bought or sown in the bed
      * @param  ?int  $payback_season  in which no more has been paid at the till than for buying; null where it has not within ten
      */
     private function __construct(
@@ -37,6 +40,7 @@ final readonly class Advice
         public ?float $p_keep,
         public bool $qualifies,
         public float $missing,
+        public array $no_room,
         public ?int $payback_season,
     ) {
     }
@@ -62,8 +66,28 @@ final readonly class Advice
             $growsWhatIsSold ? $result->p_keep : null,
             $standing->qualifies(),
             $result->missing,
+            self::noRoom($standing),
             $growsWhatIsSold ? self::payback($standing) : null,
         );
+    }
+
+    /** @return list<string> */
+    private static function noRoom(Standing $standing): array
+    {
+        if ($standing->hasRoom()) {
+            return [];
+        }
+        $full = array_column(array_filter($standing->result->places, fn (PlaceResult $place): bool => $place->over_days > 0), 'id');
+        $unsold = array_column(array_filter($standing->result->crops, fn (CropResult $crop): bool => $crop->grown && $crop->buy_cost === null), 'id');
+        $crops = [];
+        foreach ($standing->costing->books($standing->setup)->plans as $plan) {
+            $places = array_map(fn (StagePlan $stage): string => $stage->place->id, $plan->stages);
+            if (in_array($plan->crop->id, $unsold, true) && array_intersect($places, $full) !== []) {
+                $crops[] = $plan->crop->id;
+            }
+        }
+
+        return $crops;
     }
 
     private static function payback(Standing $standing): ?int

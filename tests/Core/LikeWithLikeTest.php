@@ -127,3 +127,17 @@ it('gives what nobody sells a price of its own, and says what room costs', funct
     expect($results['kit']->crowded_days)->toBeGreaterThan(3)->and($two->advice->setup)->toBe('nursery')
         ->and($two->room_costs)->toBeNear($results['nursery']->fill_cost - $results['kit']->fill_cost, 1e-9);
 });
+
+it('names what nobody sells as having no room, where its bench is over-full', function () {
+    $file = Seasons::small();
+    $advice = function (float $flats, array $nursery) use ($file): array {
+        $file['places'][0]['flats'] = $flats;
+        $file['crops'][0]['nursery'] = $nursery;
+
+        return Comparison::of(new SeasonCosting(Seasons::read($file)))->advice->no_room ?? [];
+    };
+    $sold = $file['crops'][0]['nursery'] === [] ? [$file['nursery'][0]['id']] : $file['crops'][0]['nursery'];
+    expect($advice(0.01, []))->toBe([$file['crops'][0]['id']])
+        // With room for it, or sold by somebody, it is not.
+        ->and($advice(10.0, []))->toBe([])->and($advice(0.01, $sold))->toBe([]);
+});

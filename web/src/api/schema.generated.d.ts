@@ -2684,6 +2684,8 @@ export interface components {
             qualifies: boolean;
             /** @description plants */
             missing: number;
+            /** @description crops that nobody sells, on a bench that is over-full whatever else is bought or sown in the bed */
+            no_room: string[];
             /** @description in which no more has been paid at the till than for buying; null where it has not within ten */
             payback_season: number | null;
         };

@@ -7,6 +7,7 @@ import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
 import { moreOf } from './AdviceLine';
 import { useNewSetup } from './useNewSetup';
+import { lackWords } from './lacks';
 import s from './compare.module.css';
 
 interface Props {
@@ -19,16 +20,6 @@ interface Props {
   /** No way supplies the whole list. */
   allShort: boolean;
 }
-
-const LACKS: Record<string, (n: number) => string> = {
-  too_cold: (n) => `too cold for ${n}`,
-  too_hot: (n) => `too hot for ${n}`,
-  frost: (n) => `frost takes ${n}`,
-  no_light: (n) => `no lamp for ${n}`,
-  no_mat: (n) => `no mat for ${n}`,
-  dim: (n) => `too dark for ${n}`,
-  small: (n) => `pots too small for ${n}`,
-};
 
 /** For a few days a tray finds a chair; a set-up crowded for longer is no answer. */
 const BEARABLE_DAYS = 3;
@@ -88,7 +79,7 @@ export function LacksCell({ season, result, compared, here, price, allShort }: P
       )}
       {compared.lacks.map(({ code, crops }) => (
         <small key={code} className="trouble">
-          ▲ {LACKS[code]?.(crops) ?? code}
+          ▲ {lackWords(code, crops)}
         </small>
       ))}
       {result.crowded_days > BEARABLE_DAYS && (
