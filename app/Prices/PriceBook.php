@@ -11,10 +11,13 @@ use App\Seasons\KeptSeason;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\SpeciesNames;
+use JollyPenny\Core\Editing\DocumentPath;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Season\ThingKind;
+use JollyPenny\Core\Shopping\Shopping;
+use JollyPenny\Core\Units\Ceiling;
 use JollyPenny\Core\Units\Measure;
 use stdClass;
 
@@ -97,45 +100,79 @@ final readonly class PriceBook
     }
 
     /**
-     * What is in the book, or was paid, for things of the season by their name, in its currency, the newest; with what it would change.
+     * What is in the book, or was paid, for things of the season by their name, in its currency, the newest; with what it would change. Of
+     * another pack, which comes to less for what is needed, also what it holds.
      *
-     * @return list<array{path: list<string>, name: string, now: float, price: float, shop: string, on: string, cost: float, cash: float}>
+     * @return list<array{path: list<string>, name: string, now: float, price: float, shop: string, on: string, cost: float, cash: float,
+     *     also: list<array{path: list<string>, to: float|int}>}>
      */
     public function offers(User $user, KeptSeason $kept, Setup $setup): array
     {
         $newest = $this->newest($user, $kept->file->currency);
+        $books = $kept->costing->books($setup);
         $result = $kept->costing->setup($setup);
+        $needs = [];
+        foreach (Shopping::of($books, [])->items as $item) {
+            $needs["{$item->kind} {$item->id}"] = max(0.0, ($item->need ?? 0.0) - ($item->in_stock ?? 0.0));
+        }
         $offers = [];
         foreach (ThingKind::cases() as $kind) {
-            [$list, $named, $key, $holds] = [$kind->list() ?? '', $kind->nameKey(), $kind->priceKey(), $kind->holdsKey()];
+            [$list, $key, $holdsKey] = [$kind->list() ?? '', $kind->priceKey(), $kind->holdsKey()];
             foreach (Cell::rows($kept->model->document->{$list} ?? null) as $row) {
-                $found = $newest[SpeciesNames::plain(Cell::text($row->{$named} ?? ''))] ?? null;
+                $name = Cell::text($row->{$kind->nameKey()} ?? '');
                 $now = (float) ($row->{$key} ?? 0);
-                $another = $found !== null && $holds !== null && $found['holds'] !== null && ! self::isAsMuch($found['holds'], (float) ($row->{$holds} ?? 0));
-                if ($found === null || $another || abs($found['price'] - $now) < self::SAME) {
+                $holds = $holdsKey === null ? null : (float) ($row->{$holdsKey} ?? 0);
+                $found = self::best($newest[SpeciesNames::plain($name)] ?? [], $now, $holds,
+                    ($needs["{$kind->value} ".Cell::text($row->id)] ?? 0.0) / (float) ($row->expansion ?? 1));
+                if ($found === null) {
                     continue;
                 }
-                $with = $this->with($kept, [$list, Cell::text($row->id), $key], $found['price'], $setup);
-                $offers[] = ['path' => [$list, Cell::text($row->id), $key], 'name' => Cell::text($row->{$named}), 'now' => $now, 'price' => $found['price'],
-                    'shop' => $found['shop'], 'on' => $found['on'], 'cost' => $with->cost - $result->cost, 'cash' => $with->cash_now - $result->cash_now];
+                $isOther = $holds !== null && $found['holds'] !== null && ! self::isAsMuch($found['holds'], $holds);
+                $path = fn (string $at): array => [$list, Cell::text($row->id), $at];
+                $also = $isOther ? [['path' => $path((string) $holdsKey), 'to' => $kind === ThingKind::Supply ? $found['holds'] : (int) round($found['holds'])]] : [];
+                $with = $this->with($kept, [...$also, ['path' => $path($key), 'to' => $found['price']]], $setup);
+                $offers[] = ['path' => $path($key), 'name' => $name, 'now' => $now, 'price' => $found['price'], 'shop' => $found['shop'],
+                    'on' => $found['on'], 'cost' => $with->cost - $result->cost, 'cash' => $with->cash_now - $result->cash_now, 'also' => $also];
             }
         }
 
         return $offers;
     }
 
-    /** @return array<string, array{price: float, holds: ?float, shop: string, on: string}> by name, however it was spelled */
+    /**
+     * The line of the book to offer: the newest price of the same pack where that is another price, or another pack that comes to less
+     * for what is needed.
+     *
+     * @param  list<array{price: float, holds: ?float, shop: string, on: string}>  $lines  the newest of each pack, the newest first
+     * @param  ?float  $holds  of the season's pack
+     * @param  float  $need  in the same unit
+     * @return ?array{price: float, holds: ?float, shop: string, on: string}
+     */
+    private static function best(array $lines, float $now, ?float $holds, float $need): ?array
+    {
+        $isSame = fn (array $line): bool => $holds === null || $line['holds'] === null || self::isAsMuch($line['holds'], $holds);
+        $same = array_values(array_filter($lines, $isSame))[0] ?? null;
+        $best = $same;
+        $cost = fn (float $price, ?float $each): float => $each === null || $each <= 0.0 ? INF : Ceiling::of($need / $each) * $price;
+        $least = $cost($same['price'] ?? $now, $holds);
+        foreach ($lines as $line) {
+            if (! $isSame($line) && $need > 0.0 && $cost($line['price'], $line['holds']) < $least - self::SAME) {
+                [$best, $least] = [$line, $cost($line['price'], $line['holds'])];
+            }
+        }
+
+        return $best !== null && $isSame($best) && abs($best['price'] - $now) < self::SAME ? null : $best;
+    }
+
+    /** @return array<string, list<array{price: float, holds: ?float, shop: string, on: string}>> newest of each pack, by name, however it was spelled */
     private function newest(User $user, string $currency): array
     {
-        $newest = [];
-        $see = function (string $name, float $price, ?float $holds, string $shop, string $on) use (&$newest): void {
-            $key = SpeciesNames::plain($name);
-            if (! isset($newest[$key]) || $newest[$key]['on'] <= $on) {
-                $newest[$key] = ['price' => $price, 'holds' => $holds, 'shop' => $shop, 'on' => $on];
-            }
+        $lines = [];
+        $see = function (string $name, float $price, ?float $holds, string $shop, string $on) use (&$lines): void {
+            $lines[SpeciesNames::plain($name)][] = ['price' => $price, 'holds' => $holds, 'shop' => $shop, 'on' => $on];
         };
         $all = Price::query()->where('user_id', $user->id)->where('currency', $currency)
-            ->selectRaw('DISTINCT ON (lower(name)) *')->orderByRaw('lower(name), seen_on DESC, id DESC');
+            ->selectRaw('DISTINCT ON (lower(name), holds, lower(unit)) *')->orderByRaw('lower(name), holds, lower(unit), seen_on DESC, id DESC');
         foreach ($all->get() as $one) {
             $holds = $one->holds === null ? null : self::inCore((float) $one->holds, $one->unit);
             $see($one->name, (float) $one->price, $holds, $one->shop, $one->seen_on->format('Y-m-d'));
@@ -145,8 +182,13 @@ final readonly class PriceBook
         foreach ($bought as $one) {
             $see($one->name, (float) $one->paid / $one->packs, null, $one->shop, $one->bought_on->format('Y-m-d'));
         }
+        // Of one day, what was paid is surer than what was seen.
+        foreach ($lines as &$some) {
+            $some = array_reverse($some);
+            usort($some, fn (array $a, array $b): int => $b['on'] <=> $a['on']);
+        }
 
-        return $newest;
+        return $lines;
     }
 
     /** What a pack holds, in litres or kilograms where it is said in another unit of those. */
@@ -163,15 +205,13 @@ final readonly class PriceBook
         return abs($one - $other) <= max(self::SAME, self::ROUNDED * $other);
     }
 
-    /** @param  array{string, string, string}  $path */
-    private function with(KeptSeason $kept, array $path, float $price, Setup $setup): \JollyPenny\Core\Results\SetupResult
+    /** @param  list<array{path: non-empty-list<string>, to: float|int}>  $edits */
+    private function with(KeptSeason $kept, array $edits, Setup $setup): \JollyPenny\Core\Results\SetupResult
     {
         /** @var stdClass $document */
         $document = json_decode((string) json_encode($kept->model->document, JSON_PRESERVE_ZERO_FRACTION));
-        foreach ($document->{$path[0]} as $row) {
-            if ($row->id === $path[1]) {
-                $row->{$path[2]} = $price;
-            }
+        foreach ($edits as ['path' => $path, 'to' => $to]) {
+            (new DocumentPath($path))->set($document, $to);
         }
         $season = (new SeasonReader())->readDocument($document);
 

@@ -115,8 +115,35 @@ it('knows a pack however its name is spelled and in whatever unit its content is
     $this->postJson('/api/prices', ['name' => 'seed starting mix; 16 QT bags', 'price' => '6.90', 'holds' => $holds, 'unit' => $unit, 'currency' => 'USD',
         'on' => '2027-02-05'])->assertNoContent();
     $offers = $this->getJson("/api/seasons/{$season->id}/setups/bench/prices")->assertOk()->json('offers');
-    expect(array_column($offers, 'price'))->toEqual($isTheSame ? [6.9] : []);
+    expect(array_column(array_filter($offers, fn (array $one): bool => $one['also'] === []), 'price'))->toEqual($isTheSame ? [6.9] : []);
 })->with([['16', 'qt', true], ['16', 'Quarts', true], ['4', 'gallons', true], ['15.1', 'litres', true], ['8', 'qt', false], ['16', 'L', false]]);
+
+it('offers the pack of the book that comes to least for what is needed', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $see = fn (float $price, int $quarts) => $this->postJson('/api/prices', ['name' => 'Seed-starting mix, 16 qt bag', 'price' => $price, 'holds' => $quarts,
+        'unit' => 'qt', 'currency' => 'USD', 'on' => '2027-02-05'])->assertNoContent();
+    $url = "/api/seasons/{$season->id}/setups/bench";
+    $item = array_column($this->getJson("{$url}/shopping")->json('shopping.items'), null, 'id')['starter'];
+    $missing = $item['need'] - $item['in_stock'];
+    // By hand: whole packs of each, in quarts of 0.946352946 L.
+    $cost = fn (float $price, int $quarts): float => ceil($missing / ($quarts * 0.946352946) - 1e-9) * $price;
+    $packs = [[1.4, 4], [2.6, 8], [21.0, 64]];
+    array_map(fn (array $pack) => $see(...$pack), $packs);
+    $costs = array_map(fn (array $pack): float => $cost(...$pack), $packs);
+    $best = array_search(min($costs), $costs, true);
+    $offers = $this->getJson("{$url}/prices")->assertOk()->json('offers');
+    expect(min($costs))->toBeLessThan($item['packs'] * $item['price']);
+    expect($offers)->toHaveCount(1)->and($offers[0]['price'])->toEqual($packs[$best][0])
+        ->and($offers[0]['also'][0]['path'])->toBe(['supplies', 'starter', 'pack_amount'])
+        ->and($offers[0]['cash'])->toBeNear(min($costs) - $item['packs'] * $item['price'], 1e-6);
+    $changes = array_map(fn (array $one): array => $one + ['from' => null], [...$offers[0]['also'], ['path' => $offers[0]['path'], 'to' => $offers[0]['price']]]);
+    foreach ($changes as $n => $change) {
+        $changes[$n]['from'] = collect($season->document->supplies)->firstWhere('id', 'starter')->{$change['path'][2]};
+    }
+    $this->patchJson("/api/seasons/{$season->id}", ['changes' => $changes, 'label' => 'a pack'])->assertOk();
+    expect($this->getJson("{$url}/prices")->json('offers'))->toBe([]);
+});
 
 it('shows and takes out only one\'s own', function () {
     [$user] = gardener();

@@ -3992,6 +3992,11 @@ export interface components {
                 on: string;
                 cost: number;
                 cash: number;
+                /** @description what another pack holds */
+                also: {
+                    path: string[];
+                    to: number;
+                }[];
             }[];
         };
         ShedItem: {

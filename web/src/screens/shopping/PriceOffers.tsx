@@ -6,6 +6,8 @@ import { useOfRevision } from '../../season/useOfRevision';
 import { useStore } from '../../season/SeasonContext';
 import { shortDay } from '../../words/dates';
 import { money, moneyChange } from '../../words/money';
+import { LOCALE } from '../../words/region';
+import { inUnit, type Unit } from '../../words/units';
 import s from './shopping.module.css';
 
 interface Props {
@@ -13,6 +15,16 @@ interface Props {
   setup: Setup;
   revision: number;
 }
+
+/** What another pack holds: "8 qt", "100". */
+function packWords(season: Season, [list, id]: string[], holds: number): string {
+  const isUs = season.units === 'us';
+  const unit = list === 'supplies' ? season.supplies.find((row) => row.id === id)?.unit : undefined;
+  const shown: Unit | undefined = unit === 'L' ? (isUs ? 'qt' : 'L') : unit === 'kg' ? (isUs ? 'lb' : 'kg') : undefined;
+  return shown === undefined ? tidy(holds) : `${tidy(inUnit(holds, shown))} ${shown}`;
+}
+
+const tidy = (value: number): string => value.toLocaleString(LOCALE, { maximumFractionDigits: 1 });
 
 /** Prices of your book, or paid, that are newer than the season's: what each would change, taken over one by one or all. */
 export function PriceOffers({ season, setup, revision }: Props) {
@@ -26,7 +38,7 @@ export function PriceOffers({ season, setup, revision }: Props) {
   const offers = data?.offers ?? [];
   const take = (some: typeof offers, label: string) => {
     store.apply(
-      some.map(({ path, price }) => ({ path, to: price })),
+      some.flatMap(({ path, price, also }) => [...also, { path, to: price }]),
       label,
     );
     void queries.invalidateQueries({ queryKey: ['price-offers', store.id] });
@@ -43,7 +55,9 @@ export function PriceOffers({ season, setup, revision }: Props) {
           <ul className={s.steps}>
             {offers.map((offer) => (
               <li key={offer.path.join(' ')}>
-                {offer.name}: <span className="mono">{money(offer.price, season.currency)}</span>
+                {offer.name}
+                {offer.also.map(({ to }) => `, in a pack of ${packWords(season, offer.path, to)}`)}:{' '}
+                <span className="mono">{money(offer.price, season.currency)}</span>
                 {offer.shop === '' ? '' : ` at ${offer.shop}`} on {shortDay(offer.on, season.units === 'us')}, here{' '}
                 {money(offer.now, season.currency)}; the season {moneyChange(offer.cost, season.currency)}, the till{' '}
                 {moneyChange(offer.cash, season.currency)}{' '}
