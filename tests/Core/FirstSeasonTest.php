@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
+use JollyPenny\Core\Advising\FirstPacks;
+use JollyPenny\Core\Advising\PackChanges;
 use JollyPenny\Core\Drafting\GrowList;
 use JollyPenny\Core\Drafting\ReadyMade;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Drafting\Starter;
+use JollyPenny\Core\Reckoning\Altered;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\SeasonReader;
@@ -165,3 +168,30 @@ it('has the prices of the country, in steps as shops there write them', function
 it('refuses money it knows no prices in', function () {
     Starter::season('First', Day::parse('2027-05-05'), 0.2, 'XTS', true, []);
 })->throws(JollyPenny\Core\Catalogue\NotInCatalogue::class);
+
+it('plans with the packs that come to least for the first list', function (string $list) {
+    $draft = new SeasonDraft(Starter::season('First', Day::parse('2027-05-10'), 0.2, 'USD', false, ['led', 'trays']));
+    (new GrowList($draft))->addPasted($list);
+    $before = (new SeasonReader())->readDocument($draft->document);
+    $setup = $before->setups[0];
+    $cash = fn (Season $season): float => (new SeasonCosting($season))->setup($setup)->cash_now;
+    $edits = FirstPacks::of($draft);
+    $after = (new Altered($before))->with($edits);
+    $edits === [] ? expect($cash($after))->toBe($cash($before)) : expect($cash($after))->toBeLessThan($cash($before));
+    // No other pack of any supply does better.
+    foreach ((new PackChanges((new SeasonCosting($after))->books($setup)))->all() as $change) {
+        $change->kind !== 'pack' ?: expect($cash((new Altered($after))->with($change->edits)))->toBeGreaterThanOrEqual($cash($after) - 1e-9);
+    }
+    expect(array_unique(array_map(fn (array $edit): string => (string) $edit['path'][0], $edits)))->toBeIn([[], ['supplies']]);
+})->with(['2 tomato', '40 tomato, 60 lettuce', '400 tomato, 200 lettuce, 100 zinnia']);
+
+it('buys a bigger bag for more plants', function () {
+    $bag = function (string $list): float {
+        $draft = new SeasonDraft(Starter::season('First', Day::parse('2027-05-10'), 0.2, 'USD', false, ['led', 'trays']));
+        (new GrowList($draft))->addPasted($list);
+        $season = (new Altered((new SeasonReader())->readDocument($draft->document)))->with(FirstPacks::of($draft));
+
+        return array_column($season->supplies, 'packAmount', 'id')['starter'];
+    };
+    expect($bag('600 tomato'))->toBeGreaterThan($bag('2 tomato'));
+});

@@ -17,6 +17,7 @@ use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Cautions\Caution;
 use JollyPenny\Core\Cautions\CautionsFor;
 use JollyPenny\Core\Choosing\CropChoices;
+use JollyPenny\Core\Advising\FirstPacks;
 use JollyPenny\Core\Drafting\GrowList;
 use JollyPenny\Core\Drafting\OwnSpecies;
 use JollyPenny\Core\Drafting\PastedLine;
@@ -81,6 +82,7 @@ final class CropController
             &$asked,
         ): array {
             $draft = new SeasonDraft($document);
+            $isFirst = $draft->rows('crops') === [];
             $list = new GrowList($draft);
             try {
                 match (true) {
@@ -93,7 +95,7 @@ final class CropController
                 throw ValidationException::withMessages(['species' => $e->getMessage()]);
             }
 
-            return $draft->edits();
+            return [...$draft->edits(), ...($isFirst && $draft->rows('crops') !== [] ? FirstPacks::of($draft) : [])];
         });
 
         return $this->state->answer($kept, $input['setup'] ?? null, [
