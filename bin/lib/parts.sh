@@ -41,9 +41,10 @@ prepare_parts() {
   php_requirements
   if wants style reference feature web browser hostile; then npm_requirements; fi
   if wants feature browser hostile; then start_postgres; fi
+  # Pages name the files of the built front end.
+  if wants feature browser hostile; then front_end; fi
   if wants feature; then test_database feature 8117; test_database feature2 8117; fi
   if wants browser hostile; then
-    front_end
     serve_for_tests test 8117; export JOLLY_URL=http://127.0.0.1:$PORT
     if wants browser; then serve_for_tests test2 8217; export JOLLY_URL2=http://127.0.0.1:$PORT; fi
   fi

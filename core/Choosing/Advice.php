@@ -21,6 +21,9 @@ final readonly class Advice
      * @param  list<string>  $grow  crops
      * @param  list<string>  $along  crops that pay only because the bench is running anyway
      * @param  list<string>  $buy  crops it buys, or would do better to
+     * @param  ?float  $per_finished  cost per finished seedling, with its range of most seasons
+     * @param  ?float  $same  cost of one of the plants that are sold too, raised
+     * @param  ?float  $nursery  the same plant bought
      * @param  float  $cost  money to fill the list
      * @param  ?float  $saves  money against buying the same plants; null where it grows nothing that one could buy
      * @param  ?float  $p_keep  chance that it saves anything
@@ -35,6 +38,11 @@ final readonly class Advice
         public array $grow,
         public array $along,
         public array $buy,
+        public ?float $per_finished,
+        public ?float $per_finished_low,
+        public ?float $per_finished_high,
+        public ?float $same,
+        public ?float $nursery,
         public float $cost,
         public ?float $saves,
         public ?float $p_keep,
@@ -61,6 +69,11 @@ final readonly class Advice
             $with('grow', 'grow_only'),
             $with('grow_along'),
             [...$with('buy', 'buy_only'), ...$bought],
+            $result->per_finished,
+            $result->per_finished_low,
+            $result->per_finished_high,
+            $result->same_per_plant,
+            $result->nursery_per_plant,
             $result->fill_cost,
             $growsWhatIsSold ? $result->keep : null,
             $growsWhatIsSold ? $result->p_keep : null,

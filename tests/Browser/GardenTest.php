@@ -186,14 +186,14 @@ it('has no serious accessibility finding on any other page, in both themes, on a
     ->with(['/seasons', '/account', '/sign-in', '/forgotten', '/cautions', '/mailbox', '/api/docs'])
     ->with([1280, 390]);
 
-it('says that the season is made up, and on the first visit only what to look at', function () {
+it('says on the first visit that the season is made up and what to look at, and afterwards beside its name', function () {
     $this->visit();
-    expect($this->text('[data-part="made-up"]'))->toContain('made up')->toContain('Begin your own')
-        ->and($this->text('[data-part="first-visit"]'))->toContain('everything can be undone');
-    $this->click('[data-part="first-visit"] button');
+    expect($this->text('[data-part="made-up"]'))->toContain('made up')->toContain('Begin your own')->toContain('everything can be undone');
+    $this->click('[data-action="seen"]');
     $this->visit($this->path());
-    $this->find('[data-part="made-up"]');
-    expect($this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('[data-part="first-visit"]')))->toBe([]);
+    $this->find('h1');
+    expect($this->text('[data-menu]'))->toContain('Example')
+        ->and($this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('[data-part="made-up"]')))->toBe([]);
 });
 
 it('opens every screen without a connection, once it has had one', function () {

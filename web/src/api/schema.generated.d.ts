@@ -2674,6 +2674,14 @@ export interface components {
             along: string[];
             /** @description crops it buys, or would do better to */
             buy: string[];
+            /** @description cost per finished seedling, with its range of most seasons */
+            per_finished: number | null;
+            per_finished_low: number | null;
+            per_finished_high: number | null;
+            /** @description cost of one of the plants that are sold too, raised */
+            same: number | null;
+            /** @description the same plant bought */
+            nursery: number | null;
             /** @description money to fill the list */
             cost: number;
             /** @description money against buying the same plants; null where it grows nothing that one could buy */

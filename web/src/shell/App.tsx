@@ -25,6 +25,7 @@ const screens = {
   trays: () => import('../screens/trays/TraysScreen').then((module) => ({ default: module.TraysScreen })),
   log: () => import('../screens/log/LogScreen').then((module) => ({ default: module.LogScreen })),
   reckoning: () => import('../screens/reckoning/ReckoningScreen').then((module) => ({ default: module.ReckoningScreen })),
+  advice: () => import('../screens/reckoning/AdviceScreen').then((module) => ({ default: module.AdviceScreen })),
   ledger: () => import('../screens/ledger/LedgerScreen').then((module) => ({ default: module.LedgerScreen })),
   prices: () => import('../screens/prices/PricesScreen').then((module) => ({ default: module.PricesScreen })),
   shed: () => import('../screens/shed/ShedScreen').then((module) => ({ default: module.ShedScreen })),
@@ -41,6 +42,7 @@ const TodayScreen = lazy(screens.today);
 const TraysScreen = lazy(screens.trays);
 const LogScreen = lazy(screens.log);
 const ReckoningScreen = lazy(screens.reckoning);
+const AdviceScreen = lazy(screens.advice);
 const LedgerScreen = lazy(screens.ledger);
 const PricesScreen = lazy(screens.prices);
 const ShedScreen = lazy(screens.shed);
@@ -82,7 +84,11 @@ export function App() {
                 <Route path="bench" element={<BenchScreen />} />
                 <Route path="compare" element={<CompareScreen />} />
                 <Route path="reckoning" element={<ReckoningScreen />} />
+                <Route path="advice" element={<AdviceScreen />} />
                 <Route path="ledger" element={<LedgerScreen />} />
+                <Route path="methods" element={<Navigate to="../raising" replace />} />
+                <Route path="shed" element={<Navigate to="/shed" replace />} />
+                <Route path="prices" element={<Navigate to="/prices" replace />} />
                 <Route path="shopping" element={<ShoppingScreen />} />
                 <Route path="today" element={<TodayScreen />} />
                 <Route path="trays" element={<TraysScreen />}>

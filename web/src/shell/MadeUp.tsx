@@ -13,11 +13,11 @@ const seen = (): boolean => {
   }
 };
 
-/** Says that the season is made up, with the way to one's own; on a first visit, what there is to look at. */
+/** On a first visit: that the season is made up, what there is to look at, and the way to one's own. */
 export function MadeUp() {
   const { entry } = useSnapshot();
   const [first, setFirst] = useState(() => !seen());
-  if (entry?.demo !== true) return null;
+  if (entry?.demo !== true || !first) return null;
   const done = () => {
     try {
       localStorage.setItem(SEEN, 'yes');
@@ -27,19 +27,15 @@ export function MadeUp() {
     setFirst(false);
   };
   return (
-    <aside className={s.madeUp} aria-label="A made-up season" data-part="made-up">
+    <aside className={s.madeUp} aria-label="An example season" data-part="made-up">
       <p>
-        <b>This season is made up</b>, to look around in and to change as you like. <Link to="/seasons">Begin your own</Link>
+        <b>This season is made up.</b> Look around in it and change what you like: everything can be undone. Each stack below
+        shows what one plant costs, coin by coin. Press any dotted figure to change it or see how it is worked out.{' '}
+        <Link to="/seasons">Begin your own season</Link>{' '}
+        <button type="button" className="plain" data-action="seen" onClick={done}>
+          Close
+        </button>
       </p>
-      {first && (
-        <p data-part="first-visit">
-          Each stack is one plant in the bed, coin by coin, beside the nursery’s price. Whatever is underlined with dots opens or
-          changes where it stands, and the strip below says what that did. Nothing needs saving, and everything can be undone.{' '}
-          <button type="button" className="plain" onClick={done}>
-            I see
-          </button>
-        </p>
-      )}
     </aside>
   );
 }

@@ -3,7 +3,7 @@ import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import { Menu } from '../edit/Menu';
 import { useMaybeSnapshot } from '../season/SeasonContext';
 import { useAccount } from '../screens/account/useAccount';
-import { STEPS } from './steps';
+import { PARTS, STEPS } from './steps';
 import s from './shell.module.css';
 
 interface Props {
@@ -39,6 +39,7 @@ export function TopBar({ scheme, toggle, season }: Props) {
         {season !== null && <Steps season={season} />}
         <Menu items={items} choose={(key) => (key === 'scheme' ? toggle() : void navigate(key))}>
           <button type="button" className={s.seasonName} data-menu>
+            {snapshot?.entry?.demo === true ? 'Example: ' : ''}
             {snapshot ? (snapshot.season?.name ?? '…') : (account?.email ?? 'Your garden')} <span aria-hidden="true">▾</span>
           </button>
         </Menu>
@@ -51,29 +52,36 @@ export function TopBar({ scheme, toggle, season }: Props) {
 function Steps({ season }: { season: number }) {
   const { pathname } = useLocation();
   const name = useMaybeSnapshot()?.season?.name;
-  const here =
-    STEPS.find(({ path, also }) => [path, also].some((one) => one && pathname.startsWith(`/seasons/${season}/${one}`))) ??
-    STEPS[0];
+  const here = STEPS.find(({ path }) => pathname.startsWith(`/seasons/${season}/${path}`)) ?? STEPS[0];
   useEffect(() => {
     document.title = [here?.name, name, 'Jolly Penny'].filter(Boolean).join(' · ');
   }, [here, name]);
-  const links = STEPS.map(({ path, name, begins }) => (
-    <li key={path} data-begins={begins}>
-      <NavLink
-        to={`/seasons/${season}/${path}`}
-        className={path === here?.path ? 'here' : undefined}
-        aria-current={path === here?.path ? 'step' : undefined}
-      >
-        {name}
-      </NavLink>
+  const parts = PARTS.map(({ name: part, steps }) => (
+    <li key={part}>
+      <span className={s.part} id={`part-${part}`}>
+        {part}
+      </span>
+      <ol aria-labelledby={`part-${part}`}>
+        {steps.map(({ path, name }) => (
+          <li key={path}>
+            <NavLink
+              to={`/seasons/${season}/${path}`}
+              className={path === here?.path ? 'here' : undefined}
+              aria-current={path === here?.path ? 'step' : undefined}
+            >
+              {name}
+            </NavLink>
+          </li>
+        ))}
+      </ol>
     </li>
   ));
   return (
     <nav aria-label="Steps">
-      <ol className={s.labels}>{links}</ol>
+      <ol className={s.labels}>{parts}</ol>
       <details className={s.labelsNarrow} key={pathname}>
         <summary>{here?.name}</summary>
-        <ol>{links}</ol>
+        <ol>{parts}</ol>
       </details>
     </nav>
   );

@@ -1,13 +1,38 @@
-/** The steps of the work that have a screen, in working order; a group of them begins where that is said: planning, doing, looking back. */
-export const STEPS: readonly { path: string; name: string; begins?: boolean; also?: string }[] = [
-  { path: 'list', name: 'List' },
-  { path: 'raising', name: 'Raising' },
-  { path: 'pots', name: 'Pots and mix' },
-  { path: 'bench', name: 'Bench' },
-  { path: 'calendar', name: 'Calendar' },
-  { path: 'compare', name: 'Compare' },
-  { path: 'shopping', name: 'Shopping' },
-  { path: 'today', name: 'Today', begins: true, also: 'log' },
-  { path: 'trays', name: 'Trays' },
-  { path: 'reckoning', name: 'Reckoning', begins: true, also: 'ledger' },
+interface Step {
+  path: string;
+  name: string;
+}
+
+/** The work in four parts, and the screens of each, in working order. */
+export const PARTS: readonly { name: string; steps: readonly Step[] }[] = [
+  {
+    name: 'Plan',
+    steps: [
+      { path: 'list', name: 'List' },
+      { path: 'raising', name: 'Methods' },
+      { path: 'pots', name: 'Pots and mix' },
+      { path: 'bench', name: 'Bench' },
+      { path: 'calendar', name: 'Calendar' },
+      { path: 'compare', name: 'Compare' },
+    ],
+  },
+  { name: 'Buy', steps: [{ path: 'shopping', name: 'Shopping' }] },
+  {
+    name: 'Do',
+    steps: [
+      { path: 'today', name: 'Today' },
+      { path: 'trays', name: 'Trays' },
+      { path: 'log', name: 'Log' },
+    ],
+  },
+  {
+    name: 'Learn',
+    steps: [
+      { path: 'reckoning', name: 'Reckoning' },
+      { path: 'advice', name: 'Advice' },
+      { path: 'ledger', name: 'Ledger' },
+    ],
+  },
 ];
+
+export const STEPS: readonly Step[] = PARTS.flatMap(({ steps }) => steps);

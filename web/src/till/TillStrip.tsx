@@ -25,7 +25,7 @@ interface Props {
 /** A person who edits several values hears the price once. */
 const PAUSE_MS = 1200;
 /** Moves smaller than these do not show in the figures. */
-const STILL = { coin: 5e-5, money: 5e-4, kwh: 0.05 };
+const STILL = { coin: 5e-5, money: 5e-4 };
 
 /** The strip of receipt that answers the one question, and says what the last change did to it. */
 export function TillStrip({ till, last, explain, where }: Props) {
@@ -35,18 +35,16 @@ export function TillStrip({ till, last, explain, where }: Props) {
   const move = last?.move;
   const change = (by: number | null | undefined): string | null =>
     by == null || Math.abs(by) < STILL.money ? null : moneyChange(by, currency);
-  const kwh =
-    move === undefined || Math.abs(move.kwh) < STILL.kwh ? null : `${move.kwh < 0 ? '−' : '+'}${Math.abs(move.kwh).toFixed(1)}`;
   const figures = [
     {
-      name: 'The same plants, grown',
+      name: 'Same plants: grow',
       id: 'same',
       working: 'same_per_plant',
       shown: money(till.same, currency, true),
       moved: change(move?.difference == null ? null : -move.difference),
     },
     {
-      name: 'from the nursery',
+      name: 'nursery',
       id: 'nursery',
       working: 'nursery_per_plant',
       shown: money(till.nursery, currency, true),
@@ -66,7 +64,6 @@ export function TillStrip({ till, last, explain, where }: Props) {
       shown: money(till.cash_now, currency),
       moved: change(move?.cash_now),
     },
-    { name: 'Electricity', id: 'kwh', working: 'kwh', shown: `${till.kwh.toFixed(1)} kWh`, moved: kwh },
   ];
   return (
     <aside className={s.till} aria-label="What your plants cost">
@@ -99,7 +96,7 @@ export function TillStrip({ till, last, explain, where }: Props) {
           </dd>
         </div>
         {figures.map(({ name, id, working, shown, moved }) => (
-          <div key={id} className={id === 'kwh' ? s.tillKwh : undefined}>
+          <div key={id}>
             <dt>{name}</dt>
             <dd>
               <button

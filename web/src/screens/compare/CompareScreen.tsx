@@ -7,9 +7,9 @@ import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext
 import { useAsk } from '../../shell/AskContext';
 import { PlanningPage } from '../../shell/Page';
 import { coinMoney, money, range } from '../../words/money';
-import { certainty, count } from '../../words/sowing';
+import { certainty } from '../../words/sowing';
 import { AddSetup } from './AddSetup';
-import { AdviceLine } from './AdviceLine';
+import { Answer } from './Answer';
 import { DifferencePart } from './DifferencePart';
 import { LacksCell, LeadCell } from './LeadCell';
 import { SetupPanel } from './SetupPanel';
@@ -140,20 +140,15 @@ function Side({ shown }: { shown: OnScreen }) {
     });
   return (
     <>
+      <Answer compared={data.comparison} season={season} />
       <div className="list-head">
-        <div>
-          <h1>
-            What a plant costs you, {count(setups.length)} {setups.length === 1 ? 'set-up' : 'set-ups'}
-          </h1>
-          <AdviceLine compared={data.comparison} season={season} />
-          <p className="quiet">
-            Each coin is {coinMoney(data.stacks.coin, season.currency)}.
-            {data.comparison.nursery === null
-              ? ''
-              : ` The dashed line is the price of the same plants from the nursery: ${money(data.comparison.nursery, season.currency, true)} each.`}{' '}
-            Any figure opens its working.
-          </p>
-        </div>
+        <p className="quiet">
+          Each coin is {coinMoney(data.stacks.coin, season.currency)}.
+          {data.comparison.nursery === null
+            ? ''
+            : ` Dashed line: the same plants from the nursery, ${money(data.comparison.nursery, season.currency, true)} each.`}{' '}
+          Press a figure to see how it is worked out.
+        </p>
         <AddSetup season={season} />
       </div>
       <div className={s.compareScroll} tabIndex={0} role="region" aria-label="Set-ups side by side">

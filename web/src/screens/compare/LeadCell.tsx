@@ -5,7 +5,7 @@ import { useStore } from '../../season/SeasonContext';
 import { useAsk } from '../../shell/AskContext';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
-import { moreOf } from './AdviceLine';
+import { moreOf } from './Answer';
 import { useNewSetup } from './useNewSetup';
 import { lackWords } from './lacks';
 import s from './compare.module.css';

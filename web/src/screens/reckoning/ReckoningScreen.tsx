@@ -10,18 +10,12 @@ import { shortDay } from '../../words/dates';
 import { CAUSES } from '../../words/log';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
-import { AdvicePart } from './AdvicePart';
 import { BeliefsPart } from './BeliefsPart';
 import { Bridge, STEP_WORDS } from './Bridge';
 import { EndPart } from './EndPart';
-import { HangsOnPart } from './HangsOnPart';
-import { RoomPart } from './RoomPart';
-import { SurePart } from './SurePart';
-import { WordsPart } from './WordsPart';
-import { WorthPart } from './WorthPart';
 import s from './reckoning.module.css';
 
-/** What it came to, where plants and pennies went, what next year believes, and what to do otherwise. */
+/** What the season came to, where plants and money went, and what the next season is to believe. */
 export function ReckoningScreen() {
   const shown = useOnScreen();
   return <PlanningPage>{shown && <Reckoning shown={shown} />}</PlanningPage>;
@@ -50,32 +44,20 @@ function Reckoning({ shown }: { shown: OnScreen }) {
       </p>
       <div className="list-tools">
         <SetupPicker />
-        <Link to={`/seasons/${id}/ledger`}>The ledger</Link>
+        <Link to={`/seasons/${id}/advice`}>Advice for this set-up</Link>
         <button type="button" className="plain" onClick={() => window.print()}>
           Print it
         </button>
       </div>
-      <div className={s.columns}>
-        <div>
-          {came.steps[0]?.per_finished == null ? (
-            <p className="empty">This set-up grows nothing, so there is nothing to reckon. Choose one that does.</p>
-          ) : (
-            <Bridge season={season} cameTo={came} />
-          )}
-          <Facts came={came} />
-          <Losses came={came} season={season} />
-          <EndPart season={id} questions={data.end} over={came.over} />
-          <BeliefsPart shown={shown} beliefs={data.beliefs} />
-          <WorthPart season={season} worth={data.worth} />
-          <RoomPart shown={shown} />
-          <WordsPart shown={shown} />
-        </div>
-        <div>
-          <AdvicePart shown={shown} />
-          <HangsOnPart shown={shown} />
-          <SurePart shown={shown} />
-        </div>
-      </div>
+      {came.steps[0]?.per_finished == null ? (
+        <p className="empty">This set-up grows nothing, so there is nothing to reckon. Choose one that does.</p>
+      ) : (
+        <Bridge season={season} cameTo={came} />
+      )}
+      <Facts came={came} />
+      <Losses came={came} season={season} />
+      <EndPart season={id} questions={data.end} over={came.over} />
+      <BeliefsPart shown={shown} beliefs={data.beliefs} />
     </>
   );
 }
