@@ -129,7 +129,7 @@ it('shows what crowds a bench and takes a relief', function () {
     $this->openScreen('compare');
     $this->click('[data-setup="blocks"]');
     $this->visit(str_replace('compare', 'calendar', $this->path()));
-    $this->waitFor(fn () => str_contains($this->text('[data-part="relief"]'), 'Over-full days') ?: null, 'the over-full days');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="relief"]'), 'Crowded days') ?: null, 'the over-full days');
     $days = fn () => $this->api('/api/seasons/'.preg_replace('/\D/', '', $this->path()).'?setup=blocks')['result']['setups'][0][
         'crowded_days'
     ];

@@ -27,7 +27,7 @@ it('reads in a table after it was looked at, and offers its prices to the season
 it('writes a price down, says what is wrong, and has no serious accessibility finding in both themes', function (int $width) {
     $this->visit('/prices', $width, 844);
     $this->find('[data-part="add-price"]');
-    $this->press('Write it down');
+    $this->press('Save the price');
     expect($this->text('[data-part="add-price"] [role="alert"]'))->toContain('what it is');
     $this->find('input[name="price-name"]')->sendKeys('Perlite');
     $this->type('price-price', '18,40');

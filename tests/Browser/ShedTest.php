@@ -22,7 +22,7 @@ it('puts seed into the shed, tests it, throws it out and has it back', function 
     $this->click('[data-part="shed-seed"] [data-action="throw-out"]');
     $this->waitFor(fn () => str_contains($this->text('main'), '1 thrown out') ?: null, 'it to be gone');
     $this->browser->executeScript('document.querySelectorAll("main details").forEach((d) => { d.open = true; })');
-    $this->press('it is there after all');
+    $this->press('Put back');
     $this->find('[data-part="shed-seed"]');
     $this->otherTheme();
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);

@@ -91,7 +91,7 @@ it('writes down what was on no list', function () {
     $this->browser->executeScript('document.querySelectorAll("main details").forEach((d) => { d.open = true; })');
     $this->find('input[name="off-name"]')->sendKeys('A garden gnome');
     $this->find('input[name="off-paid"]')->sendKeys('12');
-    $this->press('Write it down');
+    $this->press('Save the price');
     $this->waitFor(fn () => str_contains($this->text('[data-part="unneeded"]'), 'A garden gnome') ?: null, 'the gnome');
     $this->waitFor(fn () => $this->text('[data-sum="paid"]') === '$12.00' ?: null, 'its price');
     expect($this->text('main'))->toContain('with what was not needed');

@@ -87,7 +87,7 @@ export function PennyStack({ stack, currency, title, nurseryTitle }: Props) {
     .map(({ group, amount }) => `${GROUPS[group as Group].name} ${money(amount, currency, true)}`);
   const label =
     `${title} ${money(stack.total, currency, true)}: ${words.join(', ')}${stack.credit > 0 ? `, less heat ${money(stack.credit, currency, true)}` : ''}. ` +
-    (stack.nursery === null ? 'Nobody sells it.' : `${nurseryTitle} ${money(stack.nursery, currency, true)}.`);
+    (stack.nursery === null ? 'Not sold as a plant.' : `${nurseryTitle} ${money(stack.nursery, currency, true)}.`);
 
   return (
     <figure className={s.pennyStack}>
@@ -104,7 +104,7 @@ export function PennyStack({ stack, currency, title, nurseryTitle }: Props) {
         </span>
         <span>
           <strong className="mono">{money(stack.nursery, currency, true)}</strong>{' '}
-          {stack.nursery === null ? 'nobody sells it' : nurseryTitle}
+          {stack.nursery === null ? 'not sold as a plant' : nurseryTitle}
         </span>
       </figcaption>
       <ul className={s.legend} aria-hidden="true">
@@ -126,7 +126,7 @@ export function PennyStack({ stack, currency, title, nurseryTitle }: Props) {
               {GROUPS[group].name}
             </li>
           ))}
-        {stack.credit_coins > 0 && <li>outlined: heat you did not buy</li>}
+        {stack.credit_coins > 0 && <li>outlined: heating saved by the lamps</li>}
       </ul>
       <p className={s.coinSize}>Each coin is {coinMoney(stack.coin, currency)}.</p>
     </figure>

@@ -44,7 +44,7 @@ export function ConflictDialog() {
         </Button>,
       ]}
     >
-      <p>While this window was open, another one changed the same. Nothing has been overwritten.</p>
+      <p>Another window changed the same value. Nothing has been overwritten: choose which to keep.</p>
       <table className={s.conflict} data-part="conflict">
         <thead>
           <tr>

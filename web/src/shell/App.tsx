@@ -147,7 +147,7 @@ const TITLES: Record<string, string> = {
   '/seasons': 'Your seasons',
   '/shed': 'The shed',
   '/prices': 'Your prices',
-  '/cautions': 'Take care',
+  '/cautions': 'Safety',
   '/account': 'Your garden',
   '/sign-in': 'Sign in',
 };

@@ -40,7 +40,7 @@ export function PlanningPage({ children, till }: Props) {
     return (
       <main className="work" id="work">
         <h1>No set-up yet</h1>
-        <p>A set-up says how things are raised and under what. Take a ready-made one to begin with.</p>
+        <p>A set-up holds the pots, lights and methods of a season. Start with a ready-made one.</p>
         <AddSetup season={season} />
       </main>
     );
@@ -48,14 +48,15 @@ export function PlanningPage({ children, till }: Props) {
   if (entry?.unreckoned === true) {
     return (
       <main className="work" id="work">
-        <h1>This season cannot be reckoned</h1>
+        <h1>This season cannot be worked out</h1>
         <p role="alert">
-          Something in it breaks the sums. It has been noted. Nothing is lost: take the last change back, or download the season.
+          Something in it breaks the calculation, and the fault is noted. Nothing is lost. Undo the last change, or download the
+          season.
         </p>
         <p>
           {entry.history.undo !== null && (
             <button type="button" className="plain" data-action="undo" onClick={store.undo}>
-              Take back: {entry.history.undo}
+              Undo: {entry.history.undo}
             </button>
           )}{' '}
           <a className="plain" href={`/api/seasons/${store.id}/file`} download>

@@ -22,13 +22,13 @@ export function TopBar({ scheme, toggle, season }: Props) {
     { key: '/shed', label: 'The shed' },
     { key: '/prices', label: 'Your prices' },
     { key: '/account', label: account?.trial === false ? 'Your account' : 'Keep this garden' },
-    { key: '/cautions', label: 'Take care' },
+    { key: '/cautions', label: 'Safety' },
     { key: 'scheme', label: scheme === 'dark' ? 'Light colours' : 'Dark colours' },
   ];
   return (
     <>
       <a className={s.skip} href="#work">
-        To the work
+        Skip to the content
       </a>
       <header className={s.top}>
         <p className={s.brand}>

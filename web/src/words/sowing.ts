@@ -57,7 +57,7 @@ export function failure(code: string | undefined): string {
     case 'cannot_reach':
       return 'too few seedlings come through. Check the seed and what survives each stage.';
     case 'no_offer':
-      return 'nobody sells it. Give it a method, or an offer.';
+      return 'not sold as a plant. Give it a method, or an offer.';
     default:
       return 'see the warnings.';
   }
@@ -67,8 +67,8 @@ const WARNINGS: Record<string, string> = {
   frost: 'It is planted out where frost may still come, which kills it. Keep a cover ready, or plant it later.',
   dim: 'Gets too little light, lamps and window together: it grows leggy.',
   late: 'Ready later than you want to plant out.',
-  no_light: 'Wants light, but this set-up has no lamp there.',
-  no_mat: 'Wants a mat, but this set-up has none there.',
+  no_light: 'It needs light, but this set-up has no lamp there.',
+  no_mat: 'It needs a heat mat, but this set-up has none there.',
   small: 'Its last pot is smaller than the plant you want. Pot it up once more, or ask for a smaller one.',
   no_offer: 'Nobody sells it, and this set-up does not raise it.',
 };
@@ -78,11 +78,11 @@ export const warningWords = (code: string): string => WARNINGS[code] ?? upper(fa
 /** Pots of so unlike a size are not the same plant. */
 const UNLIKE = 1.6;
 
-/** "theirs in 0.45 L, yours 0.04"; null where the sizes are alike, or one is not known. */
+/** "nursery plant in 0.45 L, yours 0.04"; null where the sizes are alike, or one is not known. */
 export function potWords({ own, bought }: { own: number | null; bought: number | null }, us: boolean): string | null {
   if (own === null || bought === null || Math.max(own / bought, bought / own) < UNLIKE) return null;
   const size = (litres: number) => Number(us ? inUnit(litres, 'cup').toFixed(1) : litres.toFixed(2));
-  return `theirs in ${size(bought)} ${us ? 'cups' : 'L'}, yours ${size(own)}`;
+  return `nursery plant in ${size(bought)} ${us ? 'cups' : 'L'}, yours ${size(own)}`;
 }
 
 /** Why the odds are below those asked for, and what helps. */
@@ -90,7 +90,7 @@ export function belowWords(below: NonNullable<CropPicture['below_asked']>, us: b
   const why =
     below.mishap > 0
       ? `a mishap takes a batch whole, ${Number((below.mishap * 100).toFixed(1))} in 100, and no number of seeds helps against that`
-      : 'so much is sown because you say so';
+      : 'you chose how much to sow';
   const helps = [
     `sow again until ${day(below.again_until, us)}`,
     'keep seed in reserve',
@@ -112,16 +112,16 @@ export function verdictWords(crop: CropResult, line: CropLine, currency: string,
     case 'grow':
       return { word: 'Grow it', reason: `saves ${saved}`, tone: 'grow' };
     case 'grow_along':
-      return { word: 'Grow it along', reason: 'only as the bench runs anyway', tone: 'along' };
+      return { word: 'Grow with the rest', reason: 'worth it only because the lights are on anyway', tone: 'along' };
     case 'buy':
       return { word: 'Buy it', reason: `buying saves ${saved}${substitute ? ', but not this variety' : ''}`, tone: 'buy' };
     case 'grow_only':
-      return { word: 'Only grown', reason: 'nobody sells it', tone: 'grow' };
+      return { word: 'Grow it', reason: 'not sold as a plant', tone: 'grow' };
     case 'buy_only':
       return { word: 'Only bought', reason: failure(crop.warnings[0]).split('.')[0] ?? '', tone: 'buy' };
     default:
       return crop.cost === null
-        ? { word: 'Missing', reason: 'not raised, and nobody sells it', tone: 'none' }
+        ? { word: 'Missing', reason: 'not raised, and not sold as a plant', tone: 'none' }
         : {
             word: 'Bought',
             reason: substitute ? 'but not this variety' : `${money(crop.cost, currency)} with the trip`,

@@ -49,7 +49,7 @@ export function WorkingDrawer({ asked, ask }: Props) {
     <Drawer
       open={asked !== null}
       onClose={() => ask(null)}
-      title={data?.title ?? 'How this comes about'}
+      title={data?.title ?? 'How this is worked out'}
       size={narrow ? '75vh' : 460}
       placement={narrow ? 'bottom' : 'right'}
       destroyOnHidden

@@ -31,7 +31,7 @@ export function quantity(value: number | string | null, unit: string, currency: 
     case 'celsius':
       return us ? `${inUnit(value, '°F').toFixed(0)} °F` : `${plain(1)} °C`;
     case 'flats':
-      return `${plain(2)} flats`;
+      return `${plain(2)} trays`;
     case 'seasons':
       return `${plain(1)} seasons`;
     default:

@@ -17,7 +17,7 @@ interface Fields {
 const email = [{ required: true, message: 'Type your e-mail.' }];
 const password = [
   { required: true, message: 'Type a password.' },
-  { min: 8, message: 'Take at least 8 characters.' },
+  { min: 8, message: 'Use at least 8 characters.' },
 ];
 
 const Failure = ({ error }: { error: unknown }) =>
@@ -172,8 +172,8 @@ export function AccountScreen() {
       {account.trial ? (
         <>
           <p>
-            This garden is yours to try; only this browser knows it, and it is cleared when nobody comes back for 30 days. Keep it
-            with an e-mail and a password: nothing you typed is lost.
+            This garden is a trial. Only this browser can open it, and it is deleted after 30 days without a visit. Keep it with
+            an e-mail and a password: nothing you typed is lost.
           </p>
           <Form<Fields> layout="vertical" requiredMark={false} onFinish={(fields) => keep.mutate(fields)}>
             <Form.Item name="email" label="E-mail" rules={email}>
@@ -204,14 +204,14 @@ export function AccountScreen() {
             <Form.Item
               name="password"
               label="New password (or leave it empty)"
-              rules={[{ min: 8, message: 'Take at least 8 characters.' }]}
+              rules={[{ min: 8, message: 'Use at least 8 characters.' }]}
             >
               <Input.Password autoComplete="new-password" />
             </Form.Item>
             <Form.Item
               name="current_password"
-              label="Present password"
-              rules={[{ required: true, message: 'Type your present password.' }]}
+              label="Current password"
+              rules={[{ required: true, message: 'Type your current password.' }]}
             >
               <Input.Password autoComplete="current-password" />
             </Form.Item>
@@ -234,7 +234,7 @@ export function AccountScreen() {
       </p>
       <details>
         <summary>Delete this garden with everything in it</summary>
-        <p>This cannot be taken back. Download your data first if you want to keep it.</p>
+        <p>This cannot be undone. Download your data first if you want to keep it.</p>
         <Form<{ current_password?: string }> layout="vertical" requiredMark={false} onFinish={(fields) => remove.mutate(fields)}>
           {!account.trial && (
             <Form.Item name="current_password" label="Your password" rules={[{ required: true, message: 'Type your password.' }]}>

@@ -115,11 +115,11 @@ function Crowded({
     return (
       <p className="quiet">
         From above, to scale.{' '}
-        {place.stands.length === 0 ? 'Nothing stands here in this set-up.' : 'Everything has its room, light and warmth.'}
+        {place.stands.length === 0 ? 'Nothing stands here in this set-up.' : 'Every tray has room, light and warmth.'}
       </p>
     );
   }
-  const why = { room: 'finds no room', light: 'stands in the dark', heat: 'stands off the mat' } as Record<string, string>;
+  const why = { room: 'has no room', light: 'gets no light', heat: 'is not on a mat' } as Record<string, string>;
   return (
     <ul className={s.crowded}>
       {runs.map((run) => (
@@ -132,9 +132,9 @@ function Crowded({
           {run.crops.length > 2 ? ` or one of ${run.crops.length - 2} ${plural(run.crops.length - 2, 'other')}` : ''}{' '}
           {why[run.why]} from {shortDay(run.from, us)} to {shortDay(run.to, us)}.{' '}
           {run.why === 'light'
-            ? 'Another lamp, or out a few days earlier.'
+            ? 'Add a lamp, or plant out a few days earlier.'
             : run.why === 'heat'
-              ? 'Another mat, or sown a week apart.'
+              ? 'Add a mat, or sow a week apart.'
               : 'Sow a week apart, or use smaller pots.'}
         </li>
       ))}

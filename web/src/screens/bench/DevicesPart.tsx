@@ -40,9 +40,7 @@ export function DevicesPart({ season, id, setup, revision }: Props) {
       <h2 id="devices-title">Meters and thermometers</h2>
       {error && !data && <p role="alert">{words(error)}</p>}
       {data?.devices.length === 0 && (
-        <p className="quiet">
-          None yet. A plug meter at a lamp or a probe in a tray can post its readings here, and the plan learns.
-        </p>
+        <p className="quiet">None yet. A plug meter on a lamp or a probe in a tray can send its readings here.</p>
       )}
       {data?.devices.map((device) => (
         <DeviceLine key={device.id} season={season} id={id} device={device} />
@@ -75,7 +73,7 @@ function DeviceLine({ season, id, device }: { season: Season; id: number; device
       <p>
         <b>{device.name}</b>{' '}
         <span className="quiet">
-          {device.heard_at === null ? 'not heard yet' : `heard last ${device.heard_at.slice(0, 10)}`}
+          {device.heard_at === null ? 'no readings yet' : `heard last ${device.heard_at.slice(0, 10)}`}
           {device.refused > 0 ? `; ${device.refused} ${plural(device.refused, 'reading')} made no sense and were left out` : ''}
         </span>{' '}
         <button
@@ -99,7 +97,7 @@ function DeviceLine({ season, id, device }: { season: Season; id: number; device
               data-action="take-reading"
               onClick={() => store.apply([{ path: offer.path, to: offer.real }], `as measured, ${offer.name}`)}
             >
-              Reckon with that
+              Use the measured value
             </button>
           </p>
         );
@@ -153,7 +151,7 @@ function AddDevice({ season, id }: { season: Season; id: number }) {
   const [why, setWhy] = useState<string | null>(null);
   const chosen = things.find(({ list, thing }) => `${list} ${thing}` === at) ?? things[0];
   const add = () => {
-    if (!chosen) return setWhy('There is nothing on the bench it could measure.');
+    if (!chosen) return setWhy('There is nothing on the bench to measure.');
     setWhy(null);
     const name = `${KINDS.find(([key]) => key === kind)?.[1].replace(/^a /, '') ?? ''}: ${chosen.name}`;
     answered(
@@ -173,7 +171,7 @@ function AddDevice({ season, id }: { season: Season; id: number }) {
       <summary>Add one</summary>
       <p className={s.deviceForm}>
         <select
-          aria-label="What it is"
+          aria-label="Device"
           name="device-kind"
           value={kind}
           onChange={(event) => setKind(event.target.value as typeof kind)}
@@ -185,7 +183,7 @@ function AddDevice({ season, id }: { season: Season; id: number }) {
           ))}
         </select>{' '}
         at{' '}
-        <select aria-label="At what" name="device-at" value={at} onChange={(event) => setAt(event.target.value)}>
+        <select aria-label="Measures" name="device-at" value={at} onChange={(event) => setAt(event.target.value)}>
           {things.map(({ list, thing, name }) => (
             <option key={`${list} ${thing}`} value={`${list} ${thing}`}>
               {name}
@@ -193,7 +191,7 @@ function AddDevice({ season, id }: { season: Season; id: number }) {
           ))}
         </select>{' '}
         <button type="button" className="plain" data-action="add-device" onClick={add}>
-          Make it known
+          Add the device
         </button>
       </p>
       {made !== null && (

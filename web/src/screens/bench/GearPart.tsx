@@ -36,7 +36,7 @@ export function GearPart({ season, setup }: { season: Season; setup: Setup }) {
                   store.apply([{ path: ['gear', row.id, 'owned'], to: event.target.checked }], `owned, ${row.name}`)
                 }
               />{' '}
-              yours already
+              already mine
             </label>
           </WareLine>
         ))}

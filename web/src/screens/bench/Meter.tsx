@@ -14,7 +14,7 @@ const OUTER = 76;
 const parseTime = (typed: string) =>
   /^([01]?\d|2[0-3]):[0-5]\d$/.test(typed.trim())
     ? { ok: true as const, value: typed.trim().padStart(5, '0') }
-    : { ok: false as const, why: 'Write it from 00:00 to 23:59.' };
+    : { ok: false as const, why: 'Type a time from 00:00 to 23:59.' };
 
 /** A part of the day's ring, from one hour to another. */
 function arc(radius: number, from: number, hours: number): string {
@@ -119,9 +119,9 @@ function Tariff({ season }: { season: Season }) {
     store.change([{ path: ['electricity', 'heat_credit', key], to }], 'heating');
   return (
     <details className={s.fine}>
-      <summary>What a kWh costs, and what warmth is worth</summary>
+      <summary>Price of electricity and heating</summary>
       <EditNumber
-        label="A kWh costs"
+        label="Price of a kWh"
         name="bench_rate"
         before={moneySign(season.currency)}
         field="electricity.rate"
@@ -175,7 +175,7 @@ function Tariff({ season }: { season: Season }) {
         + a time at another price
       </button>
       <p>
-        In the heating season a lamp warms the room, and the heating runs less.{' '}
+        In the heating season a lamp also warms the room, so you heat less.{' '}
         {credit === null ? (
           <button
             type="button"
@@ -183,11 +183,11 @@ function Tariff({ season }: { season: Season }) {
             data-action="heat-credit"
             onClick={() => setCredit({ fraction: 0.5, price_per_kwh: Number((rate / 2).toFixed(3)), until: season.last_frost })}
           >
-            Reckon with it
+            Count this saving
           </button>
         ) : (
           <button type="button" className="plain" onClick={() => setCredit(null)}>
-            Leave it out
+            Do not count it
           </button>
         )}
       </p>
@@ -202,7 +202,7 @@ function Tariff({ season }: { season: Season }) {
             save={saveCredit('price_per_kwh')}
           />
           <EditNumber
-            label="Of the warmth is of use"
+            label="Share of the warmth you can use"
             name="heating_share"
             after="of 100"
             field="electricity.heat_credit.fraction"
@@ -247,7 +247,7 @@ function Bill({ season, bench }: { season: Season; bench: Bench }) {
   const credit = bench.bill.reduce((sum, row) => sum + row.credit, 0);
   return (
     <table className="choices" data-part="bill">
-      <caption>On the bill, by month</caption>
+      <caption>Electricity bill by month</caption>
       <tbody>
         {bench.bill.map((row) => (
           <tr key={row.month}>
@@ -263,7 +263,7 @@ function Bill({ season, bench }: { season: Season; bench: Bench }) {
         </tr>
         {credit < -0.005 && (
           <tr>
-            <th scope="row">Heat you need not buy</th>
+            <th scope="row">Heating saved</th>
             <td />
             <td className="mono">−{cash(-credit)}</td>
           </tr>

@@ -34,7 +34,7 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
   const used = season.methods.some((method) => method.stages.some((stage) => stage.place === row.id));
   return (
     <details className={s.fine} data-part="place-facts">
-      <summary>How warm, how light, how much room</summary>
+      <summary>Warmth, light and room</summary>
       <div className={s.facts}>
         <div>
           <EditText<string>
@@ -65,7 +65,7 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
           />
           {guessed && row.temp_c !== null && (
             <p className="quiet" data-part="guess">
-              Our guess from your frosts: change it where you know better.
+              A guess from your frost dates. Change it if you know better.
             </p>
           )}
           <p>
@@ -148,7 +148,7 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
               className="plain"
               onClick={() => store.apply([{ path: ['places', row.id], to: null }], `${row.name} taken out`)}
             >
-              Take this place out
+              Delete this place
             </button>
           )}
         </div>
@@ -187,7 +187,7 @@ function Monthly({ label, unit, field, value, save, out, back, maybe = false }: 
           if (typed.trim() === '' && (maybe || value === null)) return { ok: true, value: null };
           const cells = typed.split(/[,;]\s+|;|\s{2,}|\t/).filter((cell) => cell.trim() !== '');
           if (cells.length !== 1 && cells.length !== 12)
-            return { ok: false, why: 'Give one number, or twelve from January on with commas between.' };
+            return { ok: false, why: 'Type one number, or twelve from January on with commas between.' };
           const numbers: number[] = [];
           for (const cell of cells) {
             const parsed = parseNumber(cell, shownBounds);

@@ -32,7 +32,7 @@ export function PlacePlan({ season, row, place, date }: Props) {
   const said = flats
     .map(
       (flat, index) =>
-        `flat ${index + 1}: ${flat.parts.map(({ crop }) => varietyOf(season, crop)).join(', ')}${flat.lit ? ', lit' : ''}`,
+        `tray ${index + 1}: ${flat.parts.map(({ crop }) => varietyOf(season, crop)).join(', ')}${flat.lit ? ', lit' : ''}`,
     )
     .join('; ');
   return (
@@ -109,7 +109,7 @@ export function PlacePlan({ season, row, place, date }: Props) {
           </g>
         );
       })}
-      <title>{dark.length > 0 ? `${dark.length} flats in the dark` : place.id}</title>
+      <title>{dark.length > 0 ? `${dark.length} trays without light` : place.id}</title>
     </svg>
   );
 }

@@ -20,7 +20,7 @@ export function SoilPart({ season, place }: { season: Season; place: BenchPlace 
   const high = 26 + place.soil.length * ROW;
   return (
     <section aria-labelledby={`soil-${place.id}`}>
-      <h2 id={`soil-${place.id}`}>What each wants, what it gets: soil at the seed</h2>
+      <h2 id={`soil-${place.id}`}>Soil temperature at the seed: wanted and given</h2>
       <div className={s.soilScroll} tabIndex={0} role="region" aria-label="Soil at the seed">
         <svg viewBox={`0 0 ${WIDE} ${high}`} className={s.soil} role="group">
           {[5, 10, 15, 20, 25, 30, 35].map((celsius) => (

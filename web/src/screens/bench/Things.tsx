@@ -100,7 +100,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
               {' '}
               over{' '}
               <SaidNumber
-                label="Flats it lights"
+                label="Trays it lights"
                 name={name('flats')}
                 field="lights.flats"
                 value={light.flats}
@@ -114,15 +114,15 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
               {' '}
               under{' '}
               <SaidNumber
-                label="Flats it heats"
+                label="Trays it heats"
                 name={name('flats')}
                 field="mats.flats"
                 value={mat.flats}
                 save={save('flats', 'flats')}
               />{' '}
-              flats, lifts{' '}
+              trays, warms by{' '}
               <Said<number>
-                label="How far it lifts the soil"
+                label="Degrees it warms the soil"
                 name={name('lift_c')}
                 value={Number((mat.lift_c * degrees).toFixed(1))}
                 show={String}
@@ -160,7 +160,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
               parse={(typed) =>
                 /^([01]?\d|2[0-3]):[0-5]\d$/.test(typed.trim())
                   ? { ok: true, value: typed.trim().padStart(5, '0') }
-                  : { ok: false, why: 'Write it from 00:00 to 23:59.' }
+                  : { ok: false, why: 'Type a time from 00:00 to 23:59.' }
               }
               save={save('on_at', 'starts')}
             />
@@ -207,7 +207,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
             checked={row.owned}
             onChange={(event) => apply('owned', 'owned', event.target.checked)}
           />{' '}
-          yours already
+          already mine
         </label>
         <details className={s.fine}>
           <summary>Price, life, and the label on the back</summary>
@@ -263,7 +263,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
               <p className="quiet">
                 {use?.ppfd == null
                   ? 'Its light is not known: give lumens, or µmol/s.'
-                  : `${use.ppfd.toFixed(0)} µmol/m²/s on the flats`}
+                  : `${use.ppfd.toFixed(0)} µmol/m²/s on the trays`}
                 {use?.estimated ? ', estimated from lumens (74 lumens to a µmol for cool white, Thimijan and Heins 1983)' : ''}.
               </p>
               <EditInUnit
@@ -294,7 +294,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
             data-action={`remove-${id}`}
             onClick={() => store.apply([{ path: [list, id], to: null }], `${row.name} taken out`)}
           >
-            Take it out
+            Delete
           </button>
         </details>
       </div>
@@ -336,7 +336,7 @@ function MeterReading({ save, name }: { save: (watts: number) => Promise<unknown
         parse={(typed) => {
           const watts = read(typed);
           return watts === null
-            ? { ok: false, why: 'Say “120 V, 0.35 A”, or “1.4 kWh in 48 hours”.' }
+            ? { ok: false, why: 'Type “120 V, 0.35 A”, or “1.4 kWh in 48 hours”.' }
             : { ok: true, value: String(Number(watts.toFixed(1))) };
         }}
         save={(watts) => save(Number(watts))}
@@ -358,7 +358,7 @@ function Load({ season, place }: { season: Season; place: BenchPlace }) {
   const us = season.units === 'us';
   return (
     <p className={load.over ? 'trouble' : undefined} data-part="load">
-      All at once {load.watts.toFixed(0)} W
+      Everything switched on {load.watts.toFixed(0)} W
       {load.amps !== null && load.most !== null && outlet && (
         <>
           , {load.amps.toFixed(1)} A on{' '}

@@ -64,8 +64,8 @@ function Days({ shown }: { shown: OnScreen }) {
   if (grown.length === 0) {
     return (
       <div className="empty">
-        <h1>Nothing is raised in this set-up</h1>
-        <p>Put something on the grow list, or pick a set-up that raises it.</p>
+        <h1>This set-up grows nothing</h1>
+        <p>Put a crop on the list, or choose a set-up that grows it.</p>
         <SetupPicker />
       </div>
     );
@@ -79,9 +79,9 @@ function Days({ shown }: { shown: OnScreen }) {
         <div>
           <h1>The season, from seed to bed</h1>
           <p className="quiet">
-            Counted back from the last frost: seed below the line (slashed on the mat), plants above it, the lamp a yellow line
-            over them, a pot where they are potted on, ruled where they stand outdoors. Drag the end of a stage or the sowing, or
-            move it with the arrow keys.
+            Dates are counted back from the last frost. Seed is drawn below the line, plants above it. A yellow line is the lamp,
+            slashes are the heat mat, and ruled lines are outdoors. Drag the sowing or the end of a stage, or move it with the
+            arrow keys.
           </p>
         </div>
         <SetupPicker />
@@ -229,7 +229,7 @@ function Notes({ shown, grown, timing }: PartProps & { timing: Calendar['timing'
         {late.map((line) => (
           <li key={line.id} className="trouble">
             ▲ {varietyOf(shown.season, line.id)}: {warningWords('late')} Ready on{' '}
-            {day(line.plant_out_on, shown.season.units === 'us')}. {line.buy_cost === null ? '' : 'It may be better bought.'}
+            {day(line.plant_out_on, shown.season.units === 'us')}. {line.buy_cost === null ? '' : 'Buying it may cost less.'}
           </li>
         ))}
       </ul>
@@ -251,7 +251,7 @@ function Pins({ shown, grown }: PartProps) {
   const us = season.units === 'us';
   return (
     <div className={s.pins}>
-      <h2>Sowing on a day of yours</h2>
+      <h2>Sowing date of your own</h2>
       <div className={s.pinList}>
         {grown.map((crop) => {
           const name = varietyOf(season, crop.id);

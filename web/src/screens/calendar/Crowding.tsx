@@ -48,7 +48,7 @@ export function Crowding({ place, axis, width, folded }: Props) {
       viewBox={`0 ${-top} ${width} ${HIGH + top}`}
       className={s.crowding}
       role="img"
-      aria-label={`${place.name}: at most ${fullest.toFixed(1)} flats; lamps cover ${place.lit}. ${over === '' ? 'Never over-full.' : `Over-full ${over}.`}`}
+      aria-label={`${place.name}: at most ${fullest.toFixed(1)} trays; lamps cover ${place.lit}. ${over === '' ? 'Never crowded.' : `Crowded ${over}.`}`}
     >
       <path d={days(place.all)} className={s.crowdAll} />
       <path d={days(place.light)} className={s.crowdLight} />

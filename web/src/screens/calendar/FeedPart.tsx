@@ -23,7 +23,7 @@ export function FeedPart({ season, setup, feed }: { season: number; setup: strin
         <a href={`/api/seasons/${season}/setups/${encodeURIComponent(setup)}/calendar.ics`} download>
           Download the tasks
         </a>{' '}
-        (iCalendar). Reading the file again updates them and doubles none.
+        as an iCalendar file. Import it again to update the tasks.
       </p>
       {feed === null ? (
         <p>
@@ -38,7 +38,7 @@ export function FeedPart({ season, setup, feed }: { season: number; setup: strin
             Another address
           </button>{' '}
           <button type="button" className="plain" data-action="close-feed" onClick={() => close.mutate()}>
-            Revoke it
+            Turn it off
           </button>
         </p>
       )}

@@ -12,7 +12,7 @@ const WHY: Record<string, string> = {
   heat: 'more want heat than the mats cover',
 };
 
-/** Over-full days with the crops that crowd, and what would relieve them, each with its cost. */
+/** Crowded days with the crops that crowd, and what would relieve them, each with its cost. */
 export function ReliefPart({ shown: { season }, calendar }: { shown: OnScreen; calendar: Calendar }) {
   const store = useStore();
   const us = season.units === 'us';
@@ -27,7 +27,7 @@ export function ReliefPart({ shown: { season }, calendar }: { shown: OnScreen; c
       : `${name(relief.crop)}: ${relief.days} days ${relief.kind === 'later' ? 'later' : 'out earlier'}`;
   return (
     <section className={s.relief} data-part="relief" aria-labelledby="relief-title">
-      <h2 id="relief-title">Over-full days</h2>
+      <h2 id="relief-title">Crowded days</h2>
       <ul>
         {runs.map((run) => (
           <li key={run.place + run.from + run.why} className="trouble">
@@ -37,13 +37,13 @@ export function ReliefPart({ shown: { season }, calendar }: { shown: OnScreen; c
         ))}
       </ul>
       {calendar.relief.length === 0 ? (
-        <p className="quiet">Moving one crop does not help: another lamp, or fewer crops, would.</p>
+        <p className="quiet">Moving one crop does not help. Add a lamp, or grow fewer crops.</p>
       ) : (
         <table className="choices">
           <thead>
             <tr>
-              <th scope="col">What would make room</th>
-              <th scope="col">Days left over-full</th>
+              <th scope="col">Ways to make room</th>
+              <th scope="col">Crowded days left</th>
               <th scope="col">It costs</th>
               <th scope="col">
                 <span className="hidden">Do it</span>

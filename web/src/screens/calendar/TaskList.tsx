@@ -14,7 +14,7 @@ export function TaskList({ tasks, us }: { tasks: Job[]; us: boolean }) {
     <section aria-labelledby="tasks-title">
       <h2 id="tasks-title">Day by day</h2>
       <label className="tick">
-        <input type="checkbox" name="feeds" checked={feeds} onChange={(event) => setFeeds(event.target.checked)} /> feedings too
+        <input type="checkbox" name="feeds" checked={feeds} onChange={(event) => setFeeds(event.target.checked)} /> show feedings
       </label>
       <dl className={s.tasks} data-part="tasks">
         {dates.map((date) => (

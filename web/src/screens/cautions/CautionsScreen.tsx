@@ -8,7 +8,7 @@ export function CautionsScreen() {
   const { data, error } = useAllCautions();
   return (
     <main className={clsx('work', s.reading)}>
-      <h1>Take care</h1>
+      <h1>Safety</h1>
       <p>
         The maker’s instructions, local codes and a licensed electrician, where wiring is meant, come before anything said here.
       </p>

@@ -37,12 +37,12 @@ const rows = (season: Season, wanted: number): Row[] => {
   const cash = (amount: number | null) => money(amount, season.currency);
   return [
     {
-      name: 'Cost per finished seedling, with those nobody sells',
+      name: 'Cost per finished seedling, all crops',
       figure: 'per_finished',
       cell: (r) => (r.per_finished === null ? null : money(r.per_finished, season.currency, true)),
     },
     {
-      name: '… in most seasons',
+      name: 'Range in most seasons',
       figure: 'per_finished_high',
       cell: (r) =>
         r.per_finished_low === null || r.per_finished_high === null
@@ -50,13 +50,13 @@ const rows = (season: Season, wanted: number): Row[] => {
           : range(r.per_finished_low, r.per_finished_high, season.currency),
     },
     {
-      name: 'One of the plants nobody sells',
+      name: 'Cost each, crops not sold as plants',
       cell: (_, c) => (c.unsold_each === null ? null : money(c.unsold_each, season.currency, true)),
     },
     { name: 'Whole list, replacements included', figure: 'fill_cost', cell: (r) => cash(r.fill_cost) },
     { name: 'Cash now', figure: 'cash_now', cell: (r) => cash(r.cash_now) },
     {
-      name: '… of it lasting things',
+      name: 'of this for equipment that lasts',
       title: (c) => c.to_buy.map(({ name, packs, cost: price }) => `${packs} × ${name}, ${cash(price)}`).join('\n'),
       cell: (_, c) => {
         const price = c.to_buy.reduce((sum, thing) => sum + thing.cost, 0);
@@ -70,14 +70,18 @@ const rows = (season: Season, wanted: number): Row[] => {
       figure: 'p_keep',
       cell: (r) => (r.p_keep === null ? null : `${certainty(r.p_keep)} of 100`),
     },
-    { name: 'An hour earns', figure: 'implied_wage', cell: (r) => (r.implied_wage === null ? null : cash(r.implied_wage)) },
+    {
+      name: 'Saved per hour of work',
+      figure: 'implied_wage',
+      cell: (r) => (r.implied_wage === null ? null : cash(r.implied_wage)),
+    },
     { name: 'Plants you need', figure: 'filled', cell: (r) => `${Math.floor(r.filled + 1e-6)} of ${wanted}` },
     {
-      name: 'All of it enough',
+      name: 'Chance that every crop is enough',
       figure: 'p_all_enough',
       cell: (r) => (r.p_all_enough === null ? null : `${certainty(r.p_all_enough)} of 100`),
     },
-    { name: 'What you sell brings', figure: 'income', cell: (r) => (r.income < 0.005 ? null : cash(r.income)) },
+    { name: 'Income from sales', figure: 'income', cell: (r) => (r.income < 0.005 ? null : cash(r.income)) },
     { name: 'Cannot supply', figure: 'filled', trouble: true, cell: (r, c) => (c.fair ? null : `▲ ${Math.round(r.missing)}`) },
     {
       name: 'Crowded days',
@@ -114,8 +118,8 @@ function Side({ shown }: { shown: OnScreen }) {
         <h1>Nothing to compare yet</h1>
         <p>
           {season.crops.length === 0
-            ? 'Write what you want to raise on the grow list first.'
-            : 'Add a set-up: what it is raised in and under.'}
+            ? 'Put crops on your list first.'
+            : 'Add a set-up: the pots, lights and methods of a season.'}
         </p>
         <AddSetup season={season} />
       </div>
@@ -172,7 +176,7 @@ function Side({ shown }: { shown: OnScreen }) {
               shown={setup.id}
             />
             <tr className={s.lead}>
-              <th scope="row">One of the plants a nursery sells too</th>
+              <th scope="row">Cost each, plants a nursery sells too</th>
               {sideBySide(LeadCell)}
             </tr>
             <tr className={s.names}>
@@ -239,13 +243,13 @@ function Side({ shown }: { shown: OnScreen }) {
       </div>
       {unfair.length > 0 && (
         <label className={clsx('tick', s.fair)}>
-          <input type="checkbox" name="priced_in" checked={price} onChange={(event) => setPrice(event.target.checked)} /> Price in
-          at the nursery what a set-up cannot supply (marked ▲), so that all compare fairly
+          <input type="checkbox" name="priced_in" checked={price} onChange={(event) => setPrice(event.target.checked)} /> Add the
+          nursery price of the plants that a set-up cannot supply (marked ▲)
         </label>
       )}
       {data.comparison.setups.some(({ fair, fair_priced_in }) => !fair && !fair_priced_in) && (
         <p className="quiet">
-          A set-up marked ▲ that still misses plants nobody sells cannot be compared fairly: its price is for fewer plants.
+          A set-up marked ▲ still lacks plants that are not sold. Its price is for fewer plants, so do not compare it.
         </p>
       )}
       <SetupPanel shown={shown} toBuy={data.comparison.setups.find(({ id }) => id === setup.id)?.to_buy ?? []} />

@@ -31,9 +31,9 @@ export function DifferencePart({ season, id, revision, here, other }: Props) {
   const sum = (amount: number) => money(Math.abs(amount), season.currency);
   return (
     <section aria-labelledby="difference-title">
-      <h2 id="difference-title">What makes them differ</h2>
+      <h2 id="difference-title">Why two set-ups cost different amounts</h2>
       <p className={s.differencePick}>
-        Beside {name(here)}:{' '}
+        Compare with {name(here)}:{' '}
         <Select
           aria-label="The other set-up"
           value={to}

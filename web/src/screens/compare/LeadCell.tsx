@@ -51,15 +51,15 @@ export function LeadCell({ season, result, compared, here, price }: Props) {
         type="button"
         className={clsx('amount mono', first && compared.fitted === null ? 'copper' : undefined, crowded && s.noRoom)}
         data-per-wanted={compared.id}
-        aria-label={`One of the same plants, ${name}: ${money(per, season.currency, true)}${crowded ? ', if there were room' : ''}`}
+        aria-label={`One of the same plants, ${name}: ${money(per, season.currency, true)}${crowded ? ', if you had the room' : ''}`}
         onClick={() =>
           ask({ figure: result.same_per_plant === null ? 'per_wanted' : 'same_per_plant', crop: null, setup: compared.id })
         }
       >
         {money(per, season.currency, true)}
       </button>
-      {crowded && <small className={s.noRoom}>if there were room</small>}
-      {first && <small className="copper">cheapest{compared.fitted === null ? '' : ' when made to fit'}</small>}
+      {crowded && <small className={s.noRoom}>if you had the room</small>}
+      {first && <small className="copper">cheapest{compared.fitted === null ? '' : ' with the lamps and mats it needs'}</small>}
     </td>
   );
 }
@@ -69,7 +69,7 @@ export function LacksCell({ season, result, compared, here, price, allShort }: P
   return (
     <td className={here ? 'here' : undefined}>
       {!compared.fair && !allShort && !(price && compared.fair_priced_in) && (
-        <small className="trouble">▲ not the whole list</small>
+        <small className="trouble">▲ some crops missing</small>
       )}
       {result.crowded_days > 0 && (
         <small className="trouble">
@@ -100,7 +100,7 @@ function MakeItFit({ season, setup, fitted }: { season: Season; setup: string; f
       {money(fitted.per_wanted, season.currency, true)} {moreOf(fitted)}
       {fitted.crowded_days > 0 ? ', still short of room' : ''}
       <button type="button" className="plain" data-fit={setup} onClick={() => void add({ fit: setup })}>
-        Put it beside
+        Add as a set-up
       </button>
       {why !== null && (
         <span className="trouble" role="alert">
@@ -123,10 +123,10 @@ function MakeRoom({ setup, name }: { setup: string; name: string }) {
           className="plain"
           data-make-room={setup}
           disabled={busy}
-          aria-label={`Make room: buy or sow in the bed what gives way, in ${name}`}
+          aria-label={`Make room: buy some crops, or sow them in the bed, in ${name}`}
           onClick={() => void mix(setup)}
         >
-          Make room: buy or sow in the bed what gives way
+          Make room: buy some crops, or sow them in the bed
         </button>
       ) : (
         <Progress season={id} begun={work} ended={ended} />

@@ -38,7 +38,7 @@ export function SetupPanel({ shown: { season, setup }, toBuy }: { shown: OnScree
             save={save('name', 'name')}
           />
           <label className="pick">
-            Most crops are
+            Method of most crops
             <Select
               aria-label="Method of most crops"
               value={setup.method}
@@ -52,14 +52,14 @@ export function SetupPanel({ shown: { season, setup }, toBuy }: { shown: OnScree
           </label>
           {toBuy.length > 0 && (
             <p data-test="to-buy">
-              For it you would buy{' '}
+              You would buy{' '}
               {toBuy
                 .map(({ name, packs, cost }) => `${packs > 1 ? `${packs} × ` : ''}${name} (${money(cost, season.currency)})`)
                 .join(', ')}
               .
             </p>
           )}
-          <p className="quiet">{Object.keys(setup.overrides).length} crops go their own way; see the grow list.</p>
+          <p className="quiet">{Object.keys(setup.overrides).length} crops use another method: see the list.</p>
           {others.length > 0 && (
             <button
               type="button"
@@ -67,7 +67,7 @@ export function SetupPanel({ shown: { season, setup }, toBuy }: { shown: OnScree
               data-action="remove-setup"
               onClick={() => store.apply([{ path: ['setups', setup.id], to: null }], `${setup.name} taken out`)}
             >
-              Take this set-up out
+              Delete this set-up
             </button>
           )}
         </div>

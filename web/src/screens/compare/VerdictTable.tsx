@@ -14,7 +14,7 @@ export function VerdictTable({ season, compared, here }: { season: Season; compa
   );
   return (
     <section aria-labelledby="verdict-title">
-      <h2 id="verdict-title">Each crop, each set-up: one finished seedling</h2>
+      <h2 id="verdict-title">Cost per finished seedling, by crop and set-up</h2>
       <div className={s.compareScroll} tabIndex={0} role="region" aria-label="Crops by set-ups">
         <table className={s.verdicts} onKeyDown={moveInTable}>
           <thead>
@@ -57,11 +57,11 @@ export function VerdictTable({ season, compared, here }: { season: Season; compa
                         )}
                         {best && <small>cheapest</small>}
                         {line?.verdict === 'grow_along' && <small>along</small>}
-                        {line?.verdict === 'buy' && <small>better bought</small>}
+                        {line?.verdict === 'buy' && <small>cheaper to buy</small>}
                       </td>
                     );
                   })}
-                  <td className="mono">{each === null ? 'nobody sells it' : money(each, season.currency, true)}</td>
+                  <td className="mono">{each === null ? 'not sold as a plant' : money(each, season.currency, true)}</td>
                 </tr>
               );
             })}

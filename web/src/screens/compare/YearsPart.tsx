@@ -47,7 +47,7 @@ export function YearsPart({ season, id, revision, here }: { season: Season; id: 
           save={async (to) => setRise(to)}
         />
         <EditNumber
-          label="Money later is worth less"
+          label="Discount rate"
           name="discount"
           after="% a season"
           field="discount_rate"
@@ -72,7 +72,7 @@ export function YearsPart({ season, id, revision, here }: { season: Season; id: 
               <tr key={row.id} className={row.id === here ? 'now' : undefined}>
                 <th scope="row">
                   {season.setups.find((setup) => setup.id === row.id)?.name}
-                  {!row.comparable && <small className="quiet">some plants cannot be bought: not quite the same list</small>}
+                  {!row.comparable && <small className="quiet">not all of these plants are sold</small>}
                 </th>
                 <td className="mono">{money(row.seasons.at(-1)?.till_cumulative, season.currency)}</td>
                 <td className="mono">{row.till_payback_season === null ? 'not yet' : `season ${row.till_payback_season}`}</td>

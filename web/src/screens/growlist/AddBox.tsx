@@ -117,7 +117,7 @@ export function AddBox({ season, added }: { season: Season; added: (state: Seaso
           ref={field}
           name="add"
           aria-label="Add crops"
-          placeholder="Add: two letters, or paste “8 sweet pepper, 6 tomato”"
+          placeholder="Type a crop and press Enter, or paste “8 sweet pepper, 6 tomato”"
           autoComplete="off"
           onPaste={(event) => {
             const text = event.clipboardData.getData('text');

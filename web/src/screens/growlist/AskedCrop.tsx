@@ -51,7 +51,7 @@ export function AskedCrop({ asked, more, add, leave }: Props) {
       )}
       {asked.unknown && <UnknownCrop entry={asked.text} add={add} />}
       <Button type="text" onClick={leave}>
-        Leave it out
+        Skip it
       </Button>
       {more > 0 && <small className="quiet">{more} more to answer.</small>}
     </fieldset>

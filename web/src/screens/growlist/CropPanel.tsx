@@ -61,9 +61,9 @@ export function CropPanel({ close, ...props }: PanelProps & { close: () => void 
       )}
       <div className={s.panelFoot}>
         <p className={s.panelLinks}>
-          <Link to={`/seasons/${id}/crops/${encodeURIComponent(crop.id)}`}>Its cost, penny by penny</Link>
+          <Link to={`/seasons/${id}/crops/${encodeURIComponent(crop.id)}`}>How its cost is made up</Link>
           <button type="button" className="plain" onClick={remove} data-action="remove">
-            Take it off the list
+            Remove from the list
           </button>
         </p>
         <Cautions cautions={choices?.cautions ?? []} />

@@ -157,7 +157,7 @@ export const GrowLine = memo(function GrowLine({
               {' '}
               ·{' '}
               <button type="button" className="link" data-explain="g" onClick={() => ask({ figure: 'g', crop: crop.id })}>
-                {line.come_up_of_hundred} of 100 come up
+                {line.come_up_of_hundred} % germination
               </button>
             </>
           )}
@@ -171,12 +171,12 @@ export const GrowLine = memo(function GrowLine({
               <button type="button" className="link" data-explain="seeds" onClick={() => ask({ figure: 'seeds', crop: crop.id })}>
                 {sowingLine(result, method, reckoned, site, us)}
               </button>
-              {crop.sow?.method === method.id && ', your say'}
+              {crop.sow?.method === method.id && ', your choice'}
             </small>
           </>
         ) : (
           <small className={result.cost === null ? 'trouble' : undefined}>
-            {result.cost === null ? `▲ ${upper(failure(result.warnings[0]))}` : 'nothing: you buy it'}
+            {result.cost === null ? `▲ ${upper(failure(result.warnings[0]))}` : 'nothing: bought as plants'}
           </small>
         )}
         {result.grown &&
@@ -188,7 +188,7 @@ export const GrowLine = memo(function GrowLine({
               </small>
             ))}
       </td>
-      <td className={s.lineOdds} data-head="Odds">
+      <td className={s.lineOdds} data-head="Chance">
         {result.p_enough !== null && (
           <>
             <button
@@ -200,13 +200,13 @@ export const GrowLine = memo(function GrowLine({
               {odds(result.p_enough)}
             </button>
             <small>
-              of having enough
+              chance of enough plants
               {picture.below_asked !== null && `, ${picture.below_asked.asked} asked`}
             </small>
           </>
         )}
       </td>
-      <td className={s.lineCost} data-head="One finished">
+      <td className={s.lineCost} data-head="Cost each">
         {result.per_finished !== null ? (
           <button
             type="button"

@@ -142,8 +142,8 @@ function List({ shown }: { shown: OnScreen }) {
               <th scope="col">Wanted</th>
               <th scope="col">Packet</th>
               <th scope="col">How much to sow</th>
-              <th scope="col">Odds</th>
-              <th scope="col">One finished</th>
+              <th scope="col">Chance</th>
+              <th scope="col">Cost each</th>
               <th scope="col">Verdict</th>
               <th>
                 <span className="hidden">More</span>
@@ -198,10 +198,10 @@ function Empty() {
   return (
     <div className="empty">
       <p>
-        Write what you want to raise into the box above: <b>8 sweet pepper, 6 tomato, 24 lettuce</b>. A list from a spreadsheet
-        can be pasted as it is.
+        Type what you want to grow into the box above, for example <b>8 sweet pepper, 6 tomato, 24 lettuce</b>. A list from a
+        spreadsheet can be pasted as it is.
       </p>
-      <p>Each line gets its packet, its sowing and its price from the catalogue; put right what is different with you.</p>
+      <p>The catalogue fills in the packet, the sowing date and the price of each line. Change what is different for you.</p>
     </div>
   );
 }

@@ -69,7 +69,7 @@ export function HowPart({
         </>
       ) : (
         <p className="quiet">
-          {raised === 'nursery' ? 'You buy this one in this set-up.' : warningWords(result.warnings[0] ?? '')}
+          {raised === 'nursery' ? 'This set-up buys this crop as plants.' : warningWords(result.warnings[0] ?? '')}
         </p>
       )}
       <h3>How it is raised</h3>
@@ -81,8 +81,8 @@ export function HowPart({
           <thead>
             <tr>
               <th scope="col">Method</th>
-              <th scope="col">A seedling</th>
-              <th scope="col">Odds of 100</th>
+              <th scope="col">Cost each</th>
+              <th scope="col">Chance of enough, %</th>
               <th scope="col">Your time</th>
               <th scope="col">The list</th>
             </tr>
@@ -163,7 +163,7 @@ function SayHowMuch({ crop, setup, said }: { crop: string; setup: string; said: 
       <Input
         name="say"
         aria-label="Say how much to sow"
-        placeholder="or say it: nine for six, two rows, the whole packet, one each"
+        placeholder="or type it: nine for six, two rows, the whole packet"
         value={text}
         status={why === null ? '' : 'error'}
         onChange={(event) => setText(event.target.value)}

@@ -24,7 +24,7 @@ export function ManyBar({ season, setup, chosen, clear }: Props) {
       </b>
       <Select
         aria-label="Method of the chosen crops"
-        placeholder="Raise them by…"
+        placeholder="Change the method to…"
         value={null}
         style={{ minWidth: 190 }}
         popupMatchSelectWidth={false}
@@ -74,7 +74,7 @@ export function ManyBar({ season, setup, chosen, clear }: Props) {
         Take off the list
       </button>
       <button type="button" className="plain" onClick={clear}>
-        Leave them
+        Cancel
       </button>
     </div>
   );

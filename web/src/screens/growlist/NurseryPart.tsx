@@ -14,7 +14,7 @@ export function NurseryPart({ season }: { season: Season }) {
   const store = useStore();
   return (
     <section aria-labelledby="nursery-title" className={s.nursery} data-part="nursery">
-      <h3 id="nursery-title">What does it cost at the nursery where you are?</h3>
+      <h3 id="nursery-title">Nursery prices where you live</h3>
       <ul>
         {season.nursery.map((offer) => (
           <li key={offer.id} data-offer={offer.id}>
@@ -22,7 +22,7 @@ export function NurseryPart({ season }: { season: Season }) {
           </li>
         ))}
       </ul>
-      {season.nursery.length === 0 && <p className="quiet">Nothing yet: without a price there is nothing to compare with.</p>}
+      {season.nursery.length === 0 && <p className="quiet">No prices yet. Without one there is nothing to compare with.</p>}
       <AddThing
         lists={[['nursery', 'At the nursery', 'Something else']]}
         label="Add an offer"
@@ -79,7 +79,7 @@ function OfferLine({ season, offer }: { season: Season; offer: Offer }) {
           )
         }
       />
-      {guessed && <small className="quiet"> our guess: change it</small>}
+      {guessed && <small className="quiet"> a guess: check this price</small>}
       {offer.pot_l !== null && (
         <>
           , in{' '}
@@ -115,7 +115,7 @@ function OfferLine({ season, offer }: { season: Season; offer: Offer }) {
         className="plain"
         onClick={() => store.apply([{ path: ['nursery', offer.id], to: null }], `${offer.name} taken out`)}
       >
-        Not sold here
+        Delete
       </button>
     </>
   );

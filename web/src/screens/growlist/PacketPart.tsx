@@ -53,8 +53,8 @@ export function PacketPart({
     <section aria-label="The packet">
       <h3>The packet</h3>
       <label className="tick">
-        <input type="checkbox" name="own" checked={own} onChange={(event) => pinch(event.target.checked)} /> own seed, by the
-        pinch: costs nothing
+        <input type="checkbox" name="own" checked={own} onChange={(event) => pinch(event.target.checked)} /> own seed: costs
+        nothing
       </label>
       {!own && (
         <>
@@ -67,7 +67,7 @@ export function PacketPart({
             save={save('packet_price', 'packet price')}
           />
           <EditNumber
-            label="Seeds in it"
+            label="Seeds in a packet"
             name="seeds"
             field="seed_lots.seeds_per_packet"
             value={lot.seeds_per_packet ?? 1}
@@ -90,7 +90,7 @@ export function PacketPart({
         save={save('packed_for', 'seed year')}
       />
       <EditText<number | null>
-        label="Germination printed on it"
+        label="Germination printed on the packet"
         name="germination"
         after="%"
         inputMode="decimal"
@@ -117,7 +117,7 @@ export function PacketPart({
       )}
       {law?.legalMinimum && (
         <p className="quiet" data-test="law" title={law.legalSource ?? undefined}>
-          Bought seed of it may not be sold below {Math.round(law.legalMinimum * 100)} of 100 in the United States
+          In the United States its seed may not be sold below {Math.round(law.legalMinimum * 100)} of 100 in the United States
           {alive < law.legalMinimum ? '; this packet is below that.' : '.'}
         </p>
       )}

@@ -38,7 +38,7 @@ export function SeasonFacts({ season }: { season: Season }) {
           save={save(['last_frost'], 'last frost')}
         />
         <EditNumber
-          label="The last frost strays by about"
+          label="The last frost varies by about"
           name="last_frost_spread_days"
           after="days"
           field="last_frost_spread_days"
@@ -56,7 +56,7 @@ export function SeasonFacts({ season }: { season: Season }) {
         />
         <EditNumber label="Season’s year" name="year" field="year" value={season.year} save={save(['year'], 'year')} />
         <EditNumber
-          label="How sure, of each crop"
+          label="Wanted chance of enough plants"
           name="confidence"
           after="in 100"
           field="confidence"

@@ -35,11 +35,13 @@ export function TwoStepPart({ shown: { id, season, setup, revision }, crop, vari
       </button>
     );
   if (error) return <p role="alert">{words(error)}</p>;
-  if (!data) return <p aria-busy="true">Weighing it…</p>;
+  if (!data) return <p aria-busy="true">Working it out…</p>;
   const two = data.two_step;
   if (two === null)
     return (
-      <p className="quiet">Not for this one: nobody sells it, it is sown already, or it is up too late to sow again in time.</p>
+      <p className="quiet">
+        Sowing twice does not help here. The crop is not sold as a plant, is sown already, or comes up too late to sow again.
+      </p>
     );
   const sites = (n: number) => `${n} ${plural(n, site)}`;
   return (

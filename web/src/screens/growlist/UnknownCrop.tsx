@@ -27,7 +27,7 @@ export function UnknownCrop({ entry, add }: Props) {
   return (
     <div data-part="unknown-crop">
       <p>
-        <label htmlFor={id}>It is none of these, and grows much like</label>
+        <label htmlFor={id}>None of these. It grows much like</label>
         <Select
           id={id}
           showSearch={{ optionFilterProp: 'label' }}
@@ -48,7 +48,7 @@ export function UnknownCrop({ entry, add }: Props) {
       {kin && (
         <div key={kin.id}>
           <EditBounded
-            label="Up, where it is warm, in"
+            label="Days to come up in the warm"
             name="own-days"
             after="days"
             bounds={boundsOf('species.days_to_emerge')}

@@ -25,8 +25,8 @@ export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot,
     store.apply([{ path: ['crops', crop.id, key], to }], `${label}, ${lot.variety}`);
   const frost = crop.anchor === 'first_frost' ? 'first frost' : 'last frost';
   return (
-    <section aria-label="What for and when">
-      <h3>What for</h3>
+    <section aria-label="Purpose and dates">
+      <h3>Purpose</h3>
       <EditNumber label="To plant" name="keep" field="crops.split.keep" value={split.keep} save={share('keep')} />
       <EditNumber label="To give away" name="give" field="crops.split.give" value={split.give} save={share('give')} />
       <EditNumber label="To sell" name="sell" field="crops.split.sell" value={split.sell} save={share('sell')} />
@@ -80,7 +80,7 @@ export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot,
         />
       )}
       <EditText<string>
-        label="Sown on a day of yours"
+        label="Sowing date of your own"
         name="sow_on"
         type="date"
         value={crop.sow_on ?? ''}
@@ -124,10 +124,10 @@ export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot,
               checked={crop.substitute}
               onChange={(event) => set('substitute', 'not this variety')(event.target.checked)}
             />{' '}
-            sold there, but not this variety
+            sold, but not this variety
           </label>
           <EditInUnit
-            label="A plant in a pot of at least"
+            label="Smallest pot of a bought plant"
             name="pot_at_least"
             field="crops.pot_at_least_l"
             unit={us ? 'cup' : 'L'}

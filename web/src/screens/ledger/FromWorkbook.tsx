@@ -24,7 +24,8 @@ export function FromWorkbook({ season }: { season: Season }) {
   const read = async (file: File) => {
     setWhy(null);
     setFound(null);
-    if (file.size > MOST_BYTES) return setWhy('This file is larger than 4 MB, which no workbook of a ledger is.');
+    if (file.size > MOST_BYTES)
+      return setWhy('This file is larger than 4 MB. A workbook of this ledger is smaller: choose another file.');
     try {
       const answer = await answered(
         client.POST('/api/seasons/{season}/workbook', {
@@ -54,8 +55,8 @@ export function FromWorkbook({ season }: { season: Season }) {
     <section aria-labelledby="workbook-title" className={s.workbook}>
       <h2 id="workbook-title">Read a workbook back</h2>
       <p className="quiet">
-        Prices, what packs hold, lives, the hour’s worth and the discount can be changed in a spreadsheet program; its totals
-        follow there. What you changed is offered here, one by one.
+        Change prices, pack sizes, lifetimes, your hourly value or the discount rate in a spreadsheet program. Read the file back
+        here, and choose which changes to keep.
       </p>
       <input
         type="file"
@@ -73,7 +74,7 @@ export function FromWorkbook({ season }: { season: Season }) {
           {why}
         </p>
       )}
-      {found?.length === 0 && <p role="status">Nothing in it is other than here.</p>}
+      {found?.length === 0 && <p role="status">The workbook matches this season.</p>}
       {found !== null && found.length > 0 && (
         <form
           data-part="workbook-changes"

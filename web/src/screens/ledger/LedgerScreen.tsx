@@ -44,7 +44,7 @@ function Book({ shown }: { shown: OnScreen }) {
     ['Season cost', 'cost', data.cost],
     ['Hours of work', 'hours', null],
     ['With the hours', null, data.with_time],
-    ['At the till now', 'cash_now', data.cash_now],
+    ['To pay now', 'cash_now', data.cash_now],
     ['On the electricity bill', 'kwh', data.electricity_bill],
     ['Income from what is sold', 'income', data.income],
   ] as const;
@@ -53,7 +53,9 @@ function Book({ shown }: { shown: OnScreen }) {
       <div className="list-head">
         <div>
           <h1>The ledger</h1>
-          <p className="quiet">What each crop costs, head by head; every row and column adds up. An amount opens its working.</p>
+          <p className="quiet">
+            The cost of each crop by kind. Every row and column adds up. Press an amount to see how it is worked out.
+          </p>
           <div className="list-tools">
             <SetupPicker />
             <span className={s.files}>
@@ -80,7 +82,7 @@ function Book({ shown }: { shown: OnScreen }) {
       {data.rows.length === 0 ? (
         <p className="empty">No crops yet: there is nothing to add up.</p>
       ) : (
-        <div className={s.wide} role="region" aria-label="Crops by heads" tabIndex={0}>
+        <div className={s.wide} role="region" aria-label="Crops by kind of cost" tabIndex={0}>
           <table className={s.book} data-part="ledger">
             <thead>
               <tr>
@@ -91,8 +93,8 @@ function Book({ shown }: { shown: OnScreen }) {
                   </th>
                 ))}
                 <th scope="col">In all</th>
-                <th scope="col">Plants of use</th>
-                <th scope="col">One finished</th>
+                <th scope="col">Useful plants</th>
+                <th scope="col">Cost each</th>
               </tr>
             </thead>
             <tbody>

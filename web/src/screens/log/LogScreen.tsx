@@ -38,15 +38,15 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
   const rows = entries.filter((entry) => (old || entry.stands) && (crop === '' || entry.crop === crop)).reverse();
   return (
     <>
-      <h1>What is written down</h1>
+      <h1>Log</h1>
       <p className="quiet">
-        The last first. Nothing is ever lost: what was put right or taken back stays in the file. Write down under{' '}
+        The newest entry comes first. Corrected and undone entries stay in the file. Add entries under{' '}
         <Link to={`/seasons/${id}/today`}>Today</Link> or with a row of <Link to={`/seasons/${id}/trays`}>Trays</Link>.
       </p>
       <div className="list-tools">
         <label>
           Of{' '}
-          <select name="of" value={crop} onChange={(event) => setCrop(event.target.value)} aria-label="Of which crop">
+          <select name="of" value={crop} onChange={(event) => setCrop(event.target.value)} aria-label="Crop">
             <option value="">all crops</option>
             {season.crops.map((one) => (
               <option key={one.id} value={one.id}>
@@ -56,8 +56,8 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
           </select>
         </label>
         <label className="tick">
-          <input type="checkbox" name="old" checked={old} onChange={(event) => showOld(event.target.checked)} /> what was taken
-          back too
+          <input type="checkbox" name="old" checked={old} onChange={(event) => showOld(event.target.checked)} /> show undone
+          entries
         </label>
         <a className="plain" href={`/api/seasons/${id}/log.csv`} download>
           As a table (CSV)
@@ -65,7 +65,7 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
       </div>
       {entries.length === 0 && (
         <p className="empty">
-          Nothing is written down yet. <Link to={`/seasons/${id}/today`}>Begin with today’s jobs</Link>: one press each.
+          No entries yet. <Link to={`/seasons/${id}/today`}>Begin with today’s jobs</Link>: one press each.
         </p>
       )}
       <table className={s.log} data-part="log">
@@ -76,7 +76,7 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
             <th>crop</th>
             <th>tray</th>
             <th>
-              <span className="hidden">take back</span>
+              <span className="hidden">Undo</span>
             </th>
           </tr>
         </thead>
@@ -92,10 +92,10 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
                   <button
                     type="button"
                     className="plain"
-                    aria-label={`not so: ${entryWords(entry, us)}, ${entry.on}`}
+                    aria-label={`Undo: ${entryWords(entry, us)}, ${entry.on}`}
                     onClick={() => void logbox.write(id, [{ on: entry.on, kind: 'undo', corrects: entry.id, crop: entry.crop }])}
                   >
-                    not so
+                    Undo
                   </button>
                 )}
               </td>
@@ -133,10 +133,10 @@ function FromTable({ season }: { season: number }) {
   };
   return (
     <section className={s.table} aria-labelledby="log-table" data-part="log-table">
-      <h2 id="log-table">From a table</h2>
+      <h2 id="log-table">Read entries from a table</h2>
       <p>
-        A CSV with at least the columns <code>on</code> (the day, as 2027-04-08) and <code>kind</code>; the table above is one.
-        The same table read twice adds nothing.
+        A CSV with at least the columns <code>on</code> (the day, as 2027-04-08) and <code>kind</code>; the table above is an
+        example. Reading the same table twice adds nothing.
       </p>
       <input
         type="file"

@@ -26,7 +26,7 @@ export function MixPart({ season, potting }: { season: Season; potting: Potting 
   return (
     <section aria-labelledby="mix-title">
       <h2 id="mix-title">
-        {potting.litres > 0 ? `${mixVolume(potting.litres, us)} of mix this season: stir or buy` : 'Mix: stir or buy'}
+        {potting.litres > 0 ? `${mixVolume(potting.litres, us)} of mix this season: make it or buy it` : 'Mix: make it or buy it'}
       </h2>
       <div className={s.mixes}>
         <ul className={s.jars} data-part="ways">
@@ -46,10 +46,8 @@ export function MixPart({ season, potting }: { season: Season; potting: Potting 
                 at the till
               </span>
               {index === 0 && <small className="verdict-grow">cheapest by the {us ? 'quart' : 'litre'}</small>}
-              {way.id === cheapestNow?.id && index !== 0 && <small className="verdict-grow">least at the till now</small>}
-              {way.tips_at !== null && (
-                <small>from {mixVolume(way.tips_at, us)} on it asks no more at the till than bags do</small>
-              )}
+              {way.id === cheapestNow?.id && index !== 0 && <small className="verdict-grow">least to pay now</small>}
+              {way.tips_at !== null && <small>from {mixVolume(way.tips_at, us)} or more it is cheaper than bags</small>}
               {way.kind === 'stirred' && (
                 <button
                   type="button"
@@ -66,7 +64,7 @@ export function MixPart({ season, potting }: { season: Season; potting: Potting 
         <TillSteps season={season} potting={potting} />
       </div>
       <AddThing lists={[['mixes', 'Recipes', 'A recipe of my own']]} label="Add a recipe" added={setOpen} />
-      <p className="quiet">A recipe is used by the stages that name it (Raising).</p>
+      <p className="quiet">A stage of a method uses the recipe that you choose there, under Methods.</p>
       {recipe && (
         <FieldsOf key={recipe.id} value={recipe.id}>
           <RecipeEditor season={season} recipe={recipe} />

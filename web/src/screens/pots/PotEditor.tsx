@@ -17,7 +17,7 @@ interface Props {
   gone: () => void;
 }
 
-/** Everything of one pot: what it costs and holds, how many stand on a flat, what washing takes. */
+/** Everything of one pot: what it costs and holds, how many stand in a tray, what washing takes. */
 export function PotEditor({ season, pot, five, gone }: Props) {
   const store = useStore();
   const us = season.units === 'us';
@@ -97,14 +97,14 @@ export function PotEditor({ season, pot, five, gone }: Props) {
           save={save('volume_l', 'volume')}
         />
         <EditBounded
-          label="That many stand on a flat"
+          label="Pots in a tray"
           name="per_flat"
           bounds={{ least: 0.1, most: 1000 }}
           value={Number(perFlat.toFixed(3))}
-          save={(n) => save('flats_per_unit', 'on a flat')(1 / n)}
+          save={(n) => save('flats_per_unit', 'in a tray')(1 / n)}
         />
         <EditNumber
-          label="Washing and holing"
+          label="Washing and making holes"
           name="prep_minutes"
           after="min each"
           field="containers.prep_minutes_per_unit"
@@ -121,7 +121,7 @@ export function PotEditor({ season, pot, five, gone }: Props) {
           save={save('prep_cost_per_unit', 'washing')}
         />
         <p className="quiet">
-          {five === null ? '' : `Its pots over five seasons: ${money(five, season.currency, true)} a site. `}
+          {five === null ? '' : `For one plant, over five seasons: ${money(five, season.currency, true)}. `}
           {used.length === 0 ? 'No method uses it.' : `Used by ${used.map(({ name }) => name).join('; ')}.`}
         </p>
         {used.length === 0 && (
@@ -133,7 +133,7 @@ export function PotEditor({ season, pot, five, gone }: Props) {
               store.apply([{ path: ['containers', pot.id], to: null }], `${pot.name} taken out`);
             }}
           >
-            Take it out
+            Delete
           </button>
         )}
       </div>
@@ -144,7 +144,7 @@ export function PotEditor({ season, pot, five, gone }: Props) {
 
 type Measured = NonNullable<Container['measured']>;
 
-/** A pot measured with a ruler: what it holds and how many stand on a flat follow from it. */
+/** A pot measured with a ruler: what it holds and how many stand in a tray follow from it. */
 function Measure({ pot, us }: { pot: Container; us: boolean }) {
   const store = useStore();
   const unit = us ? 'in' : 'cm';
@@ -181,8 +181,8 @@ function Measure({ pot, us }: { pot: Container; us: boolean }) {
       {side('height_mm', 'High')}
       <p className="quiet">
         {pot.measured
-          ? 'What it holds, to a finger below the rim, and how many stand on a flat follow from these.'
-          : 'Change one, and what it holds follows.'}
+          ? 'The volume, up to a finger below the rim, and the number in a tray are worked out from these.'
+          : 'Change a measure to work the volume out again.'}
         {pot.measured && (
           <>
             {' '}
@@ -191,7 +191,7 @@ function Measure({ pot, us }: { pot: Container; us: boolean }) {
               className="plain"
               onClick={() => store.apply([{ path: ['containers', pot.id, 'measured'], to: null }], `measures, ${pot.name}`)}
             >
-              Forget the measures
+              Clear the measures
             </button>
           </>
         )}

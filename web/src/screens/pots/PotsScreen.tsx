@@ -12,7 +12,7 @@ import { SuppliesPart } from './SuppliesPart';
 import { TraysPart } from './TraysPart';
 import { usePotting } from './usePotting';
 
-/** What they stand in, and in what: pots to scale, mixes as jars, bags and bales. */
+/** Pots and soil mix: pots to scale, mixes as jars, bags and bales. */
 export function PotsScreen() {
   const shown = useOnScreen();
   return <PlanningPage>{shown && <Pots shown={shown} />}</PlanningPage>;
@@ -36,20 +36,22 @@ function Pots({ shown }: { shown: OnScreen }) {
     <>
       <div className="list-head">
         <div>
-          <h1>What they stand in, and in what</h1>
-          <p className="quiet">To scale. One site filled once, over the pot’s life: pot, mix and washing.</p>
+          <h1>Pots and soil mix</h1>
+          <p className="quiet">
+            Drawn to scale. The price under a pot is for one plant: its share of the pot, the mix and the washing.
+          </p>
           <div className="list-tools">
             <SetupPicker />
             {season.containers.length > data.in_use.length && (
               <label className="tick">
-                <input type="checkbox" name="all_pots" checked={all} onChange={(event) => setAll(event.target.checked)} /> also
-                those this set-up does not use
+                <input type="checkbox" name="all_pots" checked={all} onChange={(event) => setAll(event.target.checked)} /> show
+                pots this set-up does not use
               </label>
             )}
           </div>
         </div>
         <AddThing
-          lists={[['containers', 'Pots and trays', 'One of my own, to measure']]}
+          lists={[['containers', 'Pots and trays', 'A pot of my own']]}
           label="Add a pot"
           added={(added) => {
             setAll(true);
@@ -58,7 +60,7 @@ function Pots({ shown }: { shown: OnScreen }) {
         />
       </div>
       {none ? (
-        <p className="empty">Nothing of this set-up stands in pots. Add a pot, and name it in a method under Raising.</p>
+        <p className="empty">This set-up uses no pots. Add a pot, then choose it in a method under Methods.</p>
       ) : (
         <Shelf season={season} potting={data} chosen={chosen} choose={(to) => choose(to === chosen ? null : to)} all={all} />
       )}
@@ -73,8 +75,8 @@ function Pots({ shown }: { shown: OnScreen }) {
         </FieldsOf>
       )}
       <p className="quiet">
-        Only what held food becomes a pot; holes are melted or cut in the open air, away from the hand. Bleach for washing: 1 part
-        to 9 of water, gloves, never with another cleaner.
+        Make pots only from containers that held food. Melt or cut the holes outdoors, away from your hand. To disinfect, use 1
+        part bleach to 9 parts water. Wear gloves, and never mix bleach with another cleaner.
       </p>
       <MixPart season={season} potting={data} />
       <SuppliesPart season={season} potting={data} />

@@ -59,7 +59,7 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
                   className="plain"
                   onClick={() => set('parts', 'parts')(recipe.parts.filter((_, at) => at !== index))}
                 >
-                  without it
+                  remove
                 </button>
               )}
             </li>
@@ -95,7 +95,7 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
           save={save('minutes_per_l', 'stirring')}
         />
         <EditNumber
-          label="Boiling water over it"
+          label="Scalding with boiling water"
           name="kwh_per_l"
           after="kWh a litre"
           field="mixes.kwh_per_l"
@@ -103,7 +103,9 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
           save={save('kwh_per_l', 'boiling water')}
         />
         {recipe.kwh_per_l > 0 && (
-          <p className="quiet">Hot mix closed up in a bag scalds when it is opened. Carry small amounts, fill low.</p>
+          <p className="quiet">
+            Hot mix in a closed bag can scald you when you open it. Carry small amounts and do not fill to the top.
+          </p>
         )}
         <ul className={s.parts}>
           {recipe.additives.map((additive, index) => (
@@ -128,17 +130,17 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
                 className="plain"
                 onClick={() => set('additives', 'additives')(recipe.additives.filter((_, at) => at !== index))}
               >
-                without it
+                remove
               </button>
             </li>
           ))}
         </ul>
         <SaidChoice
-          label="something added by the litre"
+          label="an additive"
           name="new_additive"
           value=""
           options={[
-            ['', '+ something by the litre'] as const,
+            ['', '+ an additive'] as const,
             ...season.supplies
               .filter(({ id }) => !recipe.additives.some((one) => one.supply === id))
               .map(({ id, name }) => [id, name] as const),
@@ -146,7 +148,9 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
           choose={(to) => to !== '' && set('additives', 'additives')([...recipe.additives, { supply: to, amount_per_l: 0.004 }])}
         />
       </div>
-      <p className="quiet">Wet dusty things before you stir them, outdoors, with a mask. Gloves for compost; wash your hands.</p>
+      <p className="quiet">
+        Wet dusty ingredients before you stir them. Work outdoors and wear a mask. Wear gloves for compost, and wash your hands.
+      </p>
     </section>
   );
 }

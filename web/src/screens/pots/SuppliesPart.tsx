@@ -113,13 +113,13 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
                 </small>
               ) : (
                 <small className="quiet">
-                  Not used in this set-up.{' '}
+                  This set-up does not use it.{' '}
                   <button
                     type="button"
                     className="plain"
                     onClick={() => store.apply([{ path: ['supplies', row.id], to: null }], `${row.name} taken out`)}
                   >
-                    Take it out
+                    Delete
                   </button>
                 </small>
               )}
@@ -170,7 +170,7 @@ function Feed({ season, potting }: { season: Season; potting: Potting }) {
             Feed them
           </button>
         ) : (
-          <small className="quiet">To feed them, add a bottle of feed above.</small>
+          <small className="quiet">To feed your plants, add a bottle of feed above.</small>
         )}
       </p>
     );
@@ -189,7 +189,7 @@ function Feed({ season, potting }: { season: Season; potting: Potting }) {
       <h3 id="feed-title">Feed</h3>
       <p>
         <SaidChoice
-          label="What they are fed with"
+          label="Feed"
           name="feed_supply"
           value={feed.supply}
           options={feeds.map(({ id, name }) => [id, name] as const)}
@@ -212,7 +212,7 @@ function Feed({ season, potting }: { season: Season; potting: Potting }) {
         save={(to) => save('dose_per_l')((to ?? 0) / dose.times)}
       />
       <EditInUnit
-        label="For a flat, each time"
+        label="Water for a tray, each time"
         name="litres_per_flat"
         unit={us ? 'qt' : 'L'}
         field="feed.litres_per_flat"

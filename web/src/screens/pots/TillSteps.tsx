@@ -29,11 +29,11 @@ export function TillSteps({ season, potting }: { season: Season; potting: Pottin
   ).curve(curveStepAfter);
   return (
     <figure className={s.till}>
-      <figcaption>At the till, by how much you need ({us ? 'quarts' : 'litres'})</figcaption>
+      <figcaption>What you pay now, by how much you need ({us ? 'quarts' : 'litres'})</figcaption>
       <svg
         viewBox={`0 0 ${WIDE} ${HIGH}`}
         role="img"
-        aria-label={`What the till asks: ${ways.map(({ name }) => name).join(' beside ')}.`}
+        aria-label={`What you pay now: ${ways.map(({ name }) => name).join(' beside ')}.`}
       >
         {y.ticks(4).map((tick) => (
           <g key={tick}>

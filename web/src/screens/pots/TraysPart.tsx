@@ -11,7 +11,7 @@ export function TraysPart({ season }: { season: Season }) {
   return (
     <section aria-labelledby="trays-title" data-part="trays">
       <h2 id="trays-title">Trays and covers</h2>
-      <p className="quiet">One to a flat, in the stages of a method that name it (Raising, under the work of a stage).</p>
+      <p className="quiet">One for each tray, in the stages that use it. Choose the stages under Methods, in “The work”.</p>
       <ul className={s.trays}>
         {season.trayware.map((row) => (
           <WareLine key={row.id} season={season} list="trayware" row={row}>

@@ -29,10 +29,10 @@ export function AddPrice({ added }: { added: () => void }) {
     if (sending) return;
     const price = parseNumber(fields.price, { least: 0, most: 1_000_000_000, kind: 'money' });
     const holds = fields.holds.trim() === '' ? null : parseNumber(fields.holds, { least: 0, most: 1_000_000_000 });
-    if (fields.name.trim() === '') return setWhy('Say what it is.');
+    if (fields.name.trim() === '') return setWhy('Type a name.');
     if (!price.ok) return setWhy(`The price: ${price.why}`);
     if (holds !== null && !holds.ok) return setWhy(`What a pack holds: ${holds.why}`);
-    if (!isDate(fields.on)) return setWhy('Give a date that exists, as year-month-day.');
+    if (!isDate(fields.on)) return setWhy('Type a date as year-month-day, for example 2027-04-08.');
     setSending(true);
     try {
       await answered(
@@ -86,7 +86,7 @@ export function AddPrice({ added }: { added: () => void }) {
       {field('shop', 'Shop')}
       {field('on', 'Day')}
       <Button htmlType="submit" loading={sending}>
-        Write it down
+        Save the price
       </Button>
       {why !== null && (
         <p className="trouble" role="alert">

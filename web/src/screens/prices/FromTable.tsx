@@ -63,8 +63,10 @@ export function FromTable({ kept }: { kept: () => void }) {
   };
   return (
     <section aria-labelledby="table-title" className={s.table} data-part="price-table">
-      <h2 id="table-title">Read in a table</h2>
-      <p className="quiet">CSV from any program. It is shown first; nothing is kept before you say so, and nothing twice.</p>
+      <h2 id="table-title">Read prices from a table</h2>
+      <p className="quiet">
+        A CSV file from any program. You see it first and then choose to keep it. A line read twice is kept once.
+      </p>
       <input
         type="file"
         name="price-file"

@@ -31,7 +31,7 @@ export function PricesScreen() {
     <main className="work" id="work">
       <h1>Your prices</h1>
       <p className="quiet">
-        What a pack cost, where and when. A season keeps the prices it was made with until you take new ones over, under Shopping.
+        What you paid or saw, where and when. A season keeps its own prices until you use new ones, under Shopping.
       </p>
       {error && !data && <p role="alert">{words(error)}</p>}
       {why !== null && (
@@ -56,9 +56,9 @@ export function PricesScreen() {
         )}
       </div>
       {data?.lines === 0 && (
-        <p className="empty">No prices yet. Write one down, or read in a table. What you tick off under Shopping counts too.</p>
+        <p className="empty">No prices yet. Add one, or read a table. What you tick off under Shopping counts too.</p>
       )}
-      {data && data.lines > 0 && data.things.length === 0 && <p className="quiet">Nothing is called so.</p>}
+      {data && data.lines > 0 && data.things.length === 0 && <p className="quiet">No price has that name.</p>}
       <ul className={s.things} data-part="prices">
         {data?.things.map(({ name, prices }) => {
           const last = prices.at(-1);
@@ -84,10 +84,10 @@ export function PricesScreen() {
                       <button
                         type="button"
                         className="plain"
-                        aria-label={`Take out: ${name} of ${one.on}`}
+                        aria-label={`Delete: ${name} of ${one.on}`}
                         onClick={() => remove(one.id)}
                       >
-                        Take out
+                        Delete
                       </button>
                     </li>
                   ))}
@@ -97,7 +97,7 @@ export function PricesScreen() {
           );
         })}
       </ul>
-      {data && data.more > 0 && <p className="quiet">There are more; find them by their name.</p>}
+      {data && data.more > 0 && <p className="quiet">There are more. Search by name to see them.</p>}
       <FromTable kept={changed} />
     </main>
   );

@@ -91,11 +91,11 @@ function Methods({ shown }: { shown: OnScreen }) {
         </div>
         <div className={s.stageTools}>
           <Menu items={items} choose={(key) => (key.startsWith('m:') ? pick(key.slice(2)) : add({ school: key.slice(2) }))}>
-            <Button data-add-method>Another method ▾</Button>
+            <Button data-add-method>Add a method ▾</Button>
           </Menu>
           {method && (
             <Button data-copy-method onClick={() => add({ copy: method.id })}>
-              A copy to change
+              Copy this method
             </Button>
           )}
         </div>
@@ -109,7 +109,7 @@ function Methods({ shown }: { shown: OnScreen }) {
         <MethodEditor key={method.id} shown={shown} method={method} only={(crop) => add({ copy: method.id, crop })} />
       ) : (
         <p className="empty">
-          A method says how seed becomes a plant, stage by stage. Take one of the catalogue’s with the button above.
+          A method says how seed becomes a plant, stage by stage. Add one from the catalogue with the button above.
         </p>
       )}
     </>
@@ -161,7 +161,7 @@ function MethodEditor({ shown, method, only }: EditorProps) {
         {data === undefined
           ? 'Growing one'
           : users.length === 0
-            ? 'No crop of this set-up is raised so yet'
+            ? 'No crop of this set-up uses this method yet'
             : upper(cropsWords(users.length))}
         {crop !== null && (
           <>
@@ -178,7 +178,7 @@ function MethodEditor({ shown, method, only }: EditorProps) {
         .{' '}
         {end && (
           <>
-            Of a hundred that come up <b>{end.alive_of_hundred}</b> stand at the end; in a bad season, one in five,{' '}
+            Of a hundred that come up <b>{end.alive_of_hundred}</b> survive to the end; in a bad season, one in five,{' '}
             {end.alive_bad}.
           </>
         )}
@@ -192,7 +192,7 @@ function MethodEditor({ shown, method, only }: EditorProps) {
         </p>
       )}
       {data && (
-        <div className={s.groundScroll} tabIndex={0} role="region" aria-label="The method as it grows">
+        <div className={s.groundScroll} tabIndex={0} role="region" aria-label="The stages, drawn">
           <Ground season={season} method={method} growth={data} us={us} />
         </div>
       )}
@@ -241,7 +241,7 @@ function MethodEditor({ shown, method, only }: EditorProps) {
           </Button>
         )}
         <span>
-          What lives:{' '}
+          Survival:{' '}
           {PRESETS.map(([key, label], at) => (
             <span key={key}>
               {at > 0 && ' · '}
@@ -271,12 +271,12 @@ function MethodEditor({ shown, method, only }: EditorProps) {
             data-action="remove-method"
             onClick={() => store.apply([{ path: ['methods', method.id], to: null }], `${method.name} taken out`)}
           >
-            Take this method out
+            Delete this method
           </button>
         )}
       </div>
       <details className={s.work}>
-        <summary>Whole rows, clumps, and what else it takes</summary>
+        <summary>Rows, clumps and other needs</summary>
         <EditNumber
           label={`Cells in whole rows of`}
           name="round_sites_to"
@@ -323,8 +323,8 @@ function MethodEditor({ shown, method, only }: EditorProps) {
         ))}
       </details>
       <p className={`quiet ${s.mind}`}>
-        <b>Mind</b> hot water on the mix: small amounts, filled low. Film or dome off as soon as they are up: it cooks them. The
-        mat’s lead above the water line. <Link to="/cautions">All cautions</Link>
+        <b>Take care:</b> pour hot water on the mix in small amounts. Take film or dome off as soon as seedlings are up, or they
+        cook. Keep the mat’s lead above the water. <Link to="/cautions">All cautions</Link>
       </p>
     </>
   );

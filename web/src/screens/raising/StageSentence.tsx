@@ -100,7 +100,7 @@ export function StageSentence({ shown, method, index, stage, grown, before, site
               name={`stage-${index}-container`}
               value={stage.container ?? NONE}
               options={[
-                [NONE, first ? 'the bed' : 'what they stand in'] as const,
+                [NONE, first ? 'the bed' : 'container'] as const,
                 ...season.containers.map(({ id, name }) => [id, name] as const),
               ]}
               choose={(to) => set('container', 'container')(to === NONE ? null : to)}
@@ -257,14 +257,14 @@ export function StageSentence({ shown, method, index, stage, grown, before, site
         />
         .{' '}
         <SaidNumber
-          label={label('live through it, of a hundred')}
+          label={label('survival, %')}
           name={`stage-${index}-survival`}
           field="methods.stages.survival"
           share
           value={stage.survival}
           save={save('survival', 'survival')}
         />{' '}
-        of 100 live.
+        % survive.
       </p>
       <details className={s.work}>
         <summary>
@@ -401,4 +401,4 @@ function StageTools({ method, index, stage, change }: Pick<Props, 'method' | 'in
   );
 }
 
-export const cropsWords = (n: number): string => (n === 1 ? 'One crop is raised so' : `${count(n)} crops are raised so`);
+export const cropsWords = (n: number): string => (n === 1 ? 'One crop uses this method' : `${count(n)} crops use this method`);

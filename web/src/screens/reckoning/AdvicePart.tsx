@@ -39,7 +39,7 @@ export function AdvicePart({ shown }: { shown: OnScreen }) {
       shown={shown}
       kind="advice"
       title="Ways to save more"
-      ask="Weigh every change"
+      ask="Find ways to save"
       sofar={(work) =>
         work.advice && <Changes shown={shown} advice={work.advice} current={work.revision === shown.revision} again={null} />
       }
@@ -74,7 +74,7 @@ function Changes({ shown: { season }, advice: { changes, left_out: leftOut }, cu
         The season has changed since.{' '}
         {again && (
           <button type="button" className="plain" data-action="weigh-again" onClick={again}>
-            Weigh again
+            Find them again
           </button>
         )}
       </p>
@@ -88,7 +88,7 @@ function Changes({ shown: { season }, advice: { changes, left_out: leftOut }, cu
         <small>
           {[
             Math.abs(one.hours) >= 0.1 ? `${one.hours > 0 ? '+' : '−'}${Math.abs(one.hours).toFixed(1)} h` : '',
-            Math.abs(one.cash) >= 0.005 ? `${moneyChange(one.cash, season.currency)} at the till` : '',
+            Math.abs(one.cash) >= 0.005 ? `${moneyChange(one.cash, season.currency)} to pay now` : '',
             one.enough === null ? '' : `all enough ${odds(one.enough)}`,
             ...one.breaks.map((key) => `▲ ${BREAKS[key] ?? key}`),
           ]
@@ -110,7 +110,7 @@ function Changes({ shown: { season }, advice: { changes, left_out: leftOut }, cu
   );
   return (
     <>
-      {keeps.length === 0 && <p>Nothing left that is worth a nickel.</p>}
+      {keeps.length === 0 && <p>No change saves more than a few cents.</p>}
       {GROUPS.map(([group, title]) => {
         const found = (all ? keeps : keeps.slice(0, SHOWN)).filter((one) => one.group === group);
         return found.length === 0 ? null : (
@@ -128,7 +128,7 @@ function Changes({ shown: { season }, advice: { changes, left_out: leftOut }, cu
       {breaks.length > 0 && (
         <details data-part="breaking">
           <summary>
-            {breaks.length} {plural(breaks.length, 'change')} that would cost you something else
+            {breaks.length} {plural(breaks.length, 'change')} with a drawback
           </summary>
           <ul className={s.changes}>{breaks.map(line)}</ul>
         </details>

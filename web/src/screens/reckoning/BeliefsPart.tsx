@@ -59,8 +59,8 @@ export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: 
   );
   return (
     <section aria-labelledby="beliefs-title" data-part="beliefs">
-      <h2 id="beliefs-title">Of a hundred: planned, counted, next year</h2>
-      {beliefs.length === 0 && <p className="quiet">Nothing is counted yet, so next year believes what this one planned.</p>}
+      <h2 id="beliefs-title">Germination and survival in %: planned, counted, next season</h2>
+      {beliefs.length === 0 && <p className="quiet">Nothing is counted yet, so the next season starts from this plan.</p>}
       <ul className={s.beliefs}>
         {shares.map((one) => (
           <li key={keyOf(one)} data-belief={keyOf(one)}>
@@ -104,10 +104,10 @@ export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: 
       ))}
       {beliefs.length > 0 && (
         <Button data-action="begin-next" onClick={take}>
-          Begin next season believing {left.length === 0 ? 'all of it' : `${beliefs.length - left.length} of ${beliefs.length}`}
+          Begin the next season with {left.length === 0 ? 'all of these' : `${beliefs.length - left.length} of ${beliefs.length}`}
         </Button>
       )}
-      {shares.length > 0 && <p className="quiet">Grey: what was believed; the dot: counted; green: believed from now on.</p>}
+      {shares.length > 0 && <p className="quiet">Grey: this plan. Dot: your count. Green: the next season.</p>}
       {why !== null && <p role="alert">{why}</p>}
     </section>
   );

@@ -14,7 +14,7 @@ export const STEP_WORDS: Record<string, string> = {
   used: 'What was used',
   power: 'Power',
   up: 'What came up',
-  lived: 'What lived',
+  lived: 'What survived',
 };
 
 const HEIGHT = 230;
@@ -124,7 +124,7 @@ export function Bridge({ season, cameTo }: Props) {
   return (
     <>
       {picture}
-      <ol className={s.steps} data-part="steps" aria-label="How each comes about">
+      <ol className={s.steps} data-part="steps" aria-label="How each step is worked out">
         {steps.slice(1).map((step) => (
           <li key={step.key}>
             <Why figure={`came_${step.key}`}>{words(step)}</Why>
@@ -132,12 +132,12 @@ export function Bridge({ season, cameTo }: Props) {
         ))}
         {cameTo.kept !== null && (
           <li className={s.unnumbered}>
-            <Why figure="came_kept">Kept against buying</Why>
+            <Why figure="came_kept">Saved against buying</Why>
           </li>
         )}
         {cameTo.wage !== null && (
           <li className={s.unnumbered}>
-            <Why figure="came_wage">An hour earned</Why>
+            <Why figure="came_wage">Saved per hour of work</Why>
           </li>
         )}
       </ol>

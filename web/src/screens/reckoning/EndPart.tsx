@@ -58,7 +58,7 @@ export function EndPart({ season, questions, over }: { season: number; questions
       )}
       <SeasonOver season={season} over={over || entries.some(({ job }) => job === OVER)} />
       <details data-part="end" className={s.end}>
-        <summary>Once it is over: how many hours, and what broke?</summary>
+        <summary>At the end: hours worked and what broke</summary>
         <ul>
           {hours && line(hours, `planned ${hours.of.toFixed(1)} h`, { least: 0, most: 5000 })}
           {asked.map((one) => line(one, `broken, of ${one.of} in use`, { least: 0, most: one.of, whole: true }))}
@@ -72,17 +72,17 @@ const OVER = 'season-over';
 
 /** Its owner says that it is over: what still stands there is composted, and the figures are no longer "so far". */
 function SeasonOver({ season, over }: { season: number; over: boolean }) {
-  if (over) return <p data-part="season-over">This season is over. What stood there still is counted as composted.</p>;
+  if (over) return <p data-part="season-over">This season is over. Plants that were left are counted as composted.</p>;
   return (
     <p data-part="season-over">
       <Popconfirm
         title="Is this season over?"
-        description="What still stands there is counted as composted. You can undo it in the log."
-        okText="It is over"
+        description="Plants that are left are counted as composted. You can undo it in the log."
+        okText="End it"
         cancelText="Not yet"
         onConfirm={() => void logbox.write(season, [{ on: today(), kind: 'done', job: OVER }])}
       >
-        <Button data-action="season-over">The season is over</Button>
+        <Button data-action="season-over">End the season</Button>
       </Popconfirm>
     </p>
   );

@@ -7,7 +7,7 @@ import s from './reckoning.module.css';
 
 const SOURCES: Record<string, string> = {
   measured: 'measured, ±5 %',
-  you: 'your word, ±15 %',
+  you: 'your estimate, ±15 %',
   guess: 'our guess, ±40 %',
   known: 'by its chances',
 };
@@ -16,7 +16,7 @@ const SOURCES: Record<string, string> = {
 export function HangsOnPart({ shown }: { shown: OnScreen }) {
   const { season } = shown;
   return (
-    <WorkPart shown={shown} kind="hangs_on" title="What the answer hangs on" ask="Look what moves it">
+    <WorkPart shown={shown} kind="hangs_on" title="What matters most" ask="Show what matters most">
       {(work) => (
         <>
           <Levers levers={work.hangs_on?.levers ?? []} season={season} />
@@ -34,7 +34,7 @@ function Levers({ levers, season }: { levers: Lever[]; season: Season }) {
   const sum = (value: number) => money(value, season.currency);
   return (
     <>
-      <p className="quiet">What growing keeps against buying, were each as low or as high as it may be.</p>
+      <p className="quiet">What you save when each number is as low or as high as it may be.</p>
       <ul className={s.levers} data-part="levers">
         {levers.map((lever) => {
           const [low, high] = [Math.min(lever.keep_low, lever.keep_high), Math.max(lever.keep_low, lever.keep_high)];
@@ -97,8 +97,8 @@ function Flips({ flips, season }: { flips: Flip[]; season: Season }) {
   const turns = flips.filter(({ below, above }) => below !== null || above !== null);
   return (
     <div data-part="flips">
-      <h3>Where it turns</h3>
-      {turns.length === 0 && <p className="quiet">Nowhere within reach: the verdict stands.</p>}
+      <h3>When buying becomes cheaper</h3>
+      {turns.length === 0 && <p className="quiet">No likely change turns the advice round.</p>}
       <ul>
         {turns.map((flip) => (
           <li key={`${flip.what} ${flip.crop}`}>

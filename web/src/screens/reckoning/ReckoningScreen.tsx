@@ -50,7 +50,7 @@ function Reckoning({ shown }: { shown: OnScreen }) {
         </button>
       </div>
       {came.steps[0]?.per_finished == null ? (
-        <p className="empty">This set-up grows nothing, so there is nothing to reckon. Choose one that does.</p>
+        <p className="empty">This set-up grows nothing. Choose a set-up that does.</p>
       ) : (
         <Bridge season={season} cameTo={came} />
       )}
@@ -64,7 +64,7 @@ function Reckoning({ shown }: { shown: OnScreen }) {
 
 function title(came: CameTo, season: Season, known: boolean): string {
   const [planned, real] = [came.steps[0]?.per_finished ?? null, came.steps.at(-1)?.per_finished ?? null];
-  if (planned === null) return 'Nothing to reckon';
+  if (planned === null) return 'Nothing to add up';
   if (real === null) return 'No plant was finished';
   if (!known) return `Planned: ${money(planned, season.currency, true)} a plant`;
   // Until its owner says that it is over, it is what it is: so far, and the rest as planned.
@@ -76,7 +76,7 @@ function title(came: CameTo, season: Season, known: boolean): string {
 /** What moved it most, in a sentence. */
 function lead(came: CameTo, season: Season, known: boolean): string {
   if (!known)
-    return 'Nothing is written down yet: tick off what you buy under Shopping, and what you do under Today; then this page says what it came to.';
+    return 'Nothing is written down yet. Tick off what you buy under Shopping and what you do under Today. Then this page shows what the season cost.';
   const most = [...came.steps.slice(1)].sort((a, b) => Math.abs(b.moved ?? 0) - Math.abs(a.moved ?? 0))[0];
   const moved =
     most && Math.abs(most.moved ?? 0) > 0.0005
@@ -86,7 +86,7 @@ function lead(came: CameTo, season: Season, known: boolean): string {
   const kept = came.kept === null ? '' : ` Against buying you ${verb} ${money(Math.abs(came.kept), season.currency)}`;
   const beside = came.beside > 0 ? ` ${money(came.beside, season.currency)} of it was bought beside the plan.` : '';
   const wage = came.wage === null || came.kept === null ? '' : `, ${money(came.wage, season.currency)} for an hour of work`;
-  const rest = came.over ? '' : ' What is not known yet is as planned.';
+  const rest = came.over ? '' : ' The rest is as planned.';
   return `${came.out} finished plants${came.over ? '' : ' so far'}, ${came.wanted} wanted.${rest}${moved}${beside}${kept}${wage}${kept ? '.' : ''}`;
 }
 
@@ -97,7 +97,7 @@ function Facts({ came }: { came: CameTo }) {
     used: 'crops with what was sown',
     power: 'lamps and mats measured',
     up: 'crops counted',
-    lived: 'crops brought to their end',
+    lived: 'crops finished',
   };
   return (
     <p className="quiet" data-part="known">
@@ -106,7 +106,7 @@ function Facts({ came }: { came: CameTo }) {
         .slice(1)
         .map((step) => `${step.known} of ${step.of} ${what[step.key] ?? ''}`)
         .join(', ')}
-      . What is not known stays as planned.
+      . The rest is as planned.
     </p>
   );
 }
@@ -115,8 +115,8 @@ function Losses({ came, season }: { came: CameTo; season: Season }) {
   const us = season.units === 'us';
   return (
     <section aria-labelledby="losses-title" data-part="losses">
-      <h2 id="losses-title">Where they were lost</h2>
-      {came.losses.length === 0 && <p className="quiet">No loss is written down.</p>}
+      <h2 id="losses-title">Where plants were lost</h2>
+      {came.losses.length === 0 && <p className="quiet">No losses are written down.</p>}
       <table className={s.losses}>
         <tbody>
           {came.losses.map((loss) => (

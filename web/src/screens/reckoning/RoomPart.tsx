@@ -12,7 +12,7 @@ const LEAST = 0.05;
 export function RoomPart({ shown }: { shown: OnScreen }) {
   const { season } = shown;
   return (
-    <WorkPart shown={shown} kind="room" title="One lamp more, and the day to go out" ask="Reckon both">
+    <WorkPart shown={shown} kind="room" title="Would another light pay? When to plant out" ask="Work out both">
       {(work, again) => (
         <>
           {(work.room?.lamps ?? []).map((lamp) => (
@@ -25,7 +25,7 @@ export function RoomPart({ shown }: { shown: OnScreen }) {
             <p>
               The season has changed since.{' '}
               <button type="button" className="plain" data-action="reckon-again" onClick={again}>
-                Reckon again
+                Work it out again
               </button>
             </p>
           )}
@@ -55,8 +55,8 @@ function Leaving({ days, season, current }: { days: LeavingDay[]; season: Season
   const store = useStore();
   const us = season.units === 'us';
   const better = days.filter(({ saves }) => saves >= LEAST);
-  if (days.length === 0) return <p className="quiet">Nothing stands under a lamp.</p>;
-  if (better.length === 0) return <p>Each goes out on its cheapest day, to a nickel, within a fortnight.</p>;
+  if (days.length === 0) return <p className="quiet">No plants stand under a lamp.</p>;
+  if (better.length === 0) return <p>Every crop already goes out on its cheapest day, give or take a few cents.</p>;
   return (
     <>
       <table className="choices" data-part="leaving">
@@ -99,8 +99,7 @@ function Leaving({ days, season, current }: { days: LeavingDay[]; season: Season
         </tbody>
       </table>
       <p className="quiet">
-        Sown so much earlier or later, raised as it is, each moved alone. A hardy crop goes out early only where the soil can be
-        worked then.
+        Each crop is moved alone, sowing and all. A hardy crop can go out early only when the soil can be worked.
       </p>
     </>
   );

@@ -10,7 +10,7 @@ import s from './reckoning.module.css';
 /** The season played ten thousand times. */
 export function SurePart({ shown }: { shown: OnScreen }) {
   return (
-    <WorkPart shown={shown} kind="simulation" title="How sure" ask="Play it ten thousand times">
+    <WorkPart shown={shown} kind="simulation" title="How certain" ask="Play 10,000 seasons">
       {(work) => (work.simulation ? <Played played={work.simulation} season={shown.season} /> : null)}
     </WorkPart>
   );

@@ -21,14 +21,14 @@ export function WordsPart({ shown }: { shown: OnScreen }) {
   const why = works.find((one) => one.why !== null)?.why ?? null;
   return (
     <section aria-labelledby="words-title" data-part="words">
-      <h2 id="words-title">In words</h2>
+      <h2 id="words-title">A summary in words</h2>
       {next === undefined && advice.done && hangs.done && played.done ? (
         <Words shown={shown} advice={advice.done} hangs={hangs.done} played={played.done} />
       ) : begun?.begun ? (
         <Progress season={shown.id} begun={begun.begun} ended={begun.ended} />
       ) : (
         <Button data-action="ask-words" onClick={advice.begin} loading={works.some(({ asking }) => asking)}>
-          Say it in words
+          Write the summary
         </Button>
       )}
       {why !== null && <p role="alert">{why}</p>}
@@ -68,7 +68,7 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
       </p>
       <p>
         {changes.length === 0
-          ? 'Nothing left to change is worth a nickel.'
+          ? 'No change saves more than a few cents.'
           : `What saves most: ${changes.map((one) => `${one.words.charAt(0).toLowerCase()}${one.words.slice(1)} (${sum(one.saves)})`).join('; ')}.`}
       </p>
       {sure && (

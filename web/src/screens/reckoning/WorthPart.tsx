@@ -8,12 +8,12 @@ export function WorthPart({ season, worth }: { season: Season; worth: LitWorth[]
   const out = worth.find((one) => one.first_out);
   return (
     <section aria-labelledby="worth-title" data-part="worth">
-      <h2 id="worth-title">A flat under the lamp, by the week</h2>
+      <h2 id="worth-title">What each crop earns per tray and week under lights</h2>
       <table className="choices">
         <thead>
           <tr>
             <th>crop</th>
-            <th>flat-weeks</th>
+            <th>tray-weeks</th>
             <th>earns</th>
             <th>in a week</th>
           </tr>

@@ -86,7 +86,7 @@ function Questions({ levels, made }: { levels: PriceLevel[]; made: (id: number) 
         rules={[
           {
             validator: (_, value: string) =>
-              isDate(value) ? Promise.resolve() : Promise.reject(new Error('Give a date that exists.')),
+              isDate(value) ? Promise.resolve() : Promise.reject(new Error('Type a date, for example 2027-05-15.')),
           },
         ]}
       >
@@ -95,14 +95,14 @@ function Questions({ levels, made }: { levels: PriceLevel[]; made: (id: number) 
       {!frostless && (
         <Form.Item
           name="first_frost"
-          label="When is your first frost in autumn? Leave it open if you do not know."
+          label="When is your first frost in autumn? Leave it empty if you do not know."
           dependencies={['last_frost']}
           rules={[
             ({ getFieldValue }) => ({
               validator: (_, value: string) =>
                 value === '' || (isDate(value) && value > String(getFieldValue('last_frost')))
                   ? Promise.resolve()
-                  : Promise.reject(new Error('Give a date after your last frost, or leave it open.')),
+                  : Promise.reject(new Error('Type a date after your last frost, or leave it empty.')),
             }),
           ]}
         >

@@ -64,7 +64,7 @@ export function SeasonsScreen() {
           <FromFile made={(id) => made(id)} />
         </section>
         <section aria-labelledby="new-demo">
-          <h3 id="new-demo">From a made-up one</h3>
+          <h3 id="new-demo">From an example</h3>
           <p>Plot 17: a high, dry town with cold nights; twelve crops, seven set-ups.</p>
           <Button onClick={() => demo.mutate('pennywhistle')} loading={demo.isPending}>
             Plot 17
@@ -128,7 +128,7 @@ function Line({ season }: { season: SeasonLine }) {
                 message.destroy(key);
               }}
             >
-              Have it back
+              Restore it
             </button>
           </span>
         ),
@@ -176,7 +176,7 @@ function Line({ season }: { season: SeasonLine }) {
             Download
           </a>
           <button type="button" className="plain" onClick={() => archive.mutate()}>
-            {season.archived ? 'Take it out again' : 'Put it away'}
+            {season.archived ? 'Bring it back' : 'Put it away'}
           </button>
           <button type="button" className="plain" data-action="delete" onClick={() => remove.mutate()}>
             Delete

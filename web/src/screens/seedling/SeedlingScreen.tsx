@@ -102,7 +102,7 @@ function Seedling({
       </div>
       <div className={s.columns}>
         <section aria-labelledby="stack-title">
-          <h2 id="stack-title">In pennies</h2>
+          <h2 id="stack-title">Cost, coin by coin</h2>
           {picture.stack ? (
             <PennyStack
               stack={picture.stack}
@@ -113,7 +113,7 @@ function Seedling({
           ) : (
             <p className="quiet">
               {result.buy_cost === null
-                ? 'Nothing to stack: it is neither grown nor sold.'
+                ? 'This crop is neither grown nor sold here.'
                 : `Bought: ${money(result.buy_cost, season.currency)} for ${crop.wanted}.`}
             </p>
           )}

@@ -32,8 +32,8 @@ export const useLeftovers = (season: number | undefined, setup: string | undefin
 export function Leftovers({ season, setup, us, cracked, crack }: Props) {
   const { data } = useLeftovers(season, setup);
   if (!data) return <p className="quiet">Counting what is left…</p>;
-  if (data.rolled) return <p className="quiet">It was rolled on already.</p>;
-  if (data.leftovers.length === 0) return <p className="quiet">Nothing is left of it.</p>;
+  if (data.rolled) return <p className="quiet">This season was carried over already.</p>;
+  if (data.leftovers.length === 0) return <p className="quiet">Nothing is left over.</p>;
   const said = (value: number, unit: string) =>
     value === 0
       ? '–'

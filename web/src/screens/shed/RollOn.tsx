@@ -126,9 +126,7 @@ export function RollOn({ rolled, changed, learn }: Props) {
             The season is over: begin {Number(state.season.year) + 1} with what is left
           </Button>
         </Popconfirm>
-        <p className={s.note}>
-          Ages go up by a year, lamps and pots by a season’s work; what was bought is yours. You can undo it.
-        </p>
+        <p className={s.note}>Seed is a year older then, and lamps and pots have served one more season. You can undo it.</p>
       </section>
     </>
   );

@@ -36,8 +36,8 @@ export function ShedLine({ item, save }: Props) {
           label={`Where ${item.name} lies`}
           name={`shed-${item.id}.place`}
           value={item.place}
-          show={(value) => (value === '' ? 'no place said' : value)}
-          parse={(typed) => ({ ok: true, value: typed.trim() === 'no place said' ? '' : typed.trim().slice(0, 100) })}
+          show={(value) => (value === '' ? 'no place' : value)}
+          parse={(typed) => ({ ok: true, value: typed.trim() === 'no place' ? '' : typed.trim().slice(0, 100) })}
           save={(place) => save({ place })}
         />
       </span>

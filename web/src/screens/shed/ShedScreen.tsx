@@ -30,7 +30,7 @@ export function ShedScreen() {
     <main className="work" id="work">
       <h1>The shed</h1>
       <p className="quiet">
-        What seasons left and what you put in. A season has its own count of it, and takes over the shed’s under Shopping.
+        What seasons left over and what you put in. A season keeps its own count; use the shed’s count under Shopping.
       </p>
       <AddToShed learn={learn} />
       {change.error && (
@@ -39,7 +39,7 @@ export function ShedScreen() {
         </p>
       )}
       {data.items.length === 0 && (
-        <p className="empty">The shed is empty. Put in what lies in the drawer, or roll a season on when it is over.</p>
+        <p className="empty">The shed is empty. Add what you have, or carry a season over when it ends.</p>
       )}
       {KINDS.map(([kind, title]) => {
         const rows = data.items.filter((item) => item.kind === kind);
@@ -74,7 +74,7 @@ export function ShedScreen() {
               <li key={item.id}>
                 {item.name} {item.packed_for ?? ''} <small>{[item.gone_on, item.gone_why].filter(Boolean).join(', ')}</small>{' '}
                 <button type="button" className="plain" onClick={() => void save(item.id)({ back: true })}>
-                  it is there after all
+                  Put back
                 </button>
               </li>
             ))}

@@ -37,7 +37,7 @@ export function InsteadForm({ season, bought, save, done }: Props) {
   const take = async () => {
     const paid = parseNumber(price, boundsOf(field(keys.price)));
     const amount = keys.size === null ? null : parseNumber(holds, { ...boundsOf(field(keys.size)), least: 0 });
-    if (name.trim() === '') return setWhy('Say what it is called.');
+    if (name.trim() === '') return setWhy('Type its name.');
     if (!paid.ok) return setWhy(`The price: ${paid.why}`);
     if (amount !== null && !amount.ok) return setWhy(`How much it holds: ${amount.why}`);
     const path = (key: string) => [keys.list, bought.thing, key];
@@ -68,7 +68,7 @@ export function InsteadForm({ season, bought, save, done }: Props) {
       }}
     >
       <label>
-        What it was
+        Bought instead
         <input name="instead-name" value={name} maxLength={200} onChange={(event) => setName(event.target.value)} />
       </label>
       <label>
@@ -82,7 +82,7 @@ export function InsteadForm({ season, bought, save, done }: Props) {
         </label>
       )}
       <Button htmlType="submit" type="primary">
-        Plan with it
+        Use it in the plan
       </Button>
       {why !== null && (
         <p className="trouble" role="alert">

@@ -55,7 +55,7 @@ export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
   };
   return (
     <section aria-labelledby="limit-title" className={s.limit} data-part="limit">
-      <h2 id="limit-title">Keep to a limit</h2>
+      <h2 id="limit-title">Stay within a budget</h2>
       <form
         className={s.instead}
         onSubmit={(event) => {
@@ -78,7 +78,7 @@ export function LimitPart({ season, setup }: { season: Season; setup: Setup }) {
           </select>
         </label>
         {work === null ? (
-          <Button htmlType="submit">What would keep to it?</Button>
+          <Button htmlType="submit">Find a plan within this budget</Button>
         ) : (
           <Progress season={store.id} begun={work} ended={ended} />
         )}
@@ -111,7 +111,7 @@ function Found({ season, setup, found, done }: FoundProps) {
       <p role="status">
         {paid > found.limit
           ? `You have paid ${sum(paid)} already, more than ${sum(found.limit)}. Finishing the list as planned takes ${sum(before.cash)} more.`
-          : `No way of this season keeps to ${sum(found.limit)}.`}
+          : `No plan for this season stays within ${sum(found.limit)}.`}
       </p>
     );
   const lost = after.missing - before.missing;
@@ -143,14 +143,14 @@ function Found({ season, setup, found, done }: FoundProps) {
         </p>
       )}
       <p>
-        {paid > 0 ? `${sum(paid)} is paid; still to pay ${sum(after.cash)}` : `${sum(after.cash)} at the till`} instead of{' '}
+        {paid > 0 ? `${sum(paid)} is paid; still to pay ${sum(after.cash)}` : `${sum(after.cash)} to pay now`} instead of{' '}
         {sum(before.cash)}
         {lost > SOME ? `; ${lost.toFixed(lost < 10 ? 1 : 0)} plants fewer than now` : '; no plant fewer'}. To have the whole list
         it comes to {sum(after.fill_cost)} instead of {sum(before.fill_cost)}, in {after.hours.toFixed(1)} instead of{' '}
         {before.hours.toFixed(1)} hours.{' '}
-        {found.search ? 'Looked for step by step: there may be a better way.' : 'No way is better.'}
+        {found.search ? 'This is a good plan; there may be a better one.' : 'No other plan is better.'}
         {found.unsound > 0 &&
-          ` ${found.unsound.toLocaleString(LOCALE)} ways were left out: plants would stand too dark, in too small a pot, in the frost, or go out far too late.`}
+          ` ${found.unsound.toLocaleString(LOCALE)} plans were left out: plants would stand too dark, in too small a pot or in frost, or go out far too late.`}
       </p>
       {steps.length === 0 ? (
         <p>Nothing has to change.</p>
@@ -167,7 +167,7 @@ function Found({ season, setup, found, done }: FoundProps) {
       )}
       {steps.length > 0 && (
         <Button type="primary" onClick={take}>
-          Take it
+          Add as a set-up
           {found.left_out.length > 0
             ? `, and ${found.left_out.length} ${plural(found.left_out.length, 'crop')} off the list`
             : ''}
@@ -184,7 +184,7 @@ function Years({ season, years }: { season: Season; years: BudgetYear[] }) {
     <ol className={s.steps} data-part="limit-years">
       {years.map(({ year, budget, lasting, saved }) => (
         <li key={year}>
-          <b>{year}</b>: {budget.kept ? `${sum(budget.after.cash)} at the till` : 'no way keeps to it'}
+          <b>{year}</b>: {budget.kept ? `${sum(budget.after.cash)} to pay now` : 'no plan within it'}
           {budget.after.missing > SOME ? `, ${budget.after.missing.toFixed(0)} plants missing` : ', the whole list'}
           {lasting.length > 0 && `. To last: ${lasting.map(({ name, cost }) => `${name} (${sum(cost)})`).join(', ')}`}
           {budget.left_out.length > 0 && `. Left out: ${budget.left_out.map((crop) => cropName(season, crop)).join(', ')}`}. Kept
@@ -204,13 +204,13 @@ function stepWords(season: Season, { kind, id, to }: Step): string {
   if (kind === 'gear') return 'Shelves and fans put off';
   if (kind === 'light' || kind === 'mat') {
     const row = season[kind === 'light' ? 'lights' : 'mats'].find((one) => one.id === id);
-    return `${row?.name ?? id} stays in the shop`;
+    return `${row?.name ?? id} not bought`;
   }
   const crop = season.crops.find((one) => one.id === id);
   const name = cropName(season, id);
   if (to === 'leave') return `${name} left out (${crop?.wanted ?? 0})`;
   if (to === 'nursery') return `${name} bought as plants`;
-  return `${name} raised otherwise: ${season.methods.find((method) => method.id === to)?.name ?? to}`;
+  return `${name} by another method: ${season.methods.find((method) => method.id === to)?.name ?? to}`;
 }
 
 const freeId = (season: Season, wish: string): string => {

@@ -19,7 +19,7 @@ export function OffTheList({ season, shop, today, buy }: Props) {
   const [why, setWhy] = useState<string | null>(null);
   const add = () => {
     const price = parseNumber(paid, { least: 0, most: 1_000_000_000, kind: 'money' });
-    if (name.trim() === '') return setWhy('Say what it was.');
+    if (name.trim() === '') return setWhy('Type what you bought.');
     if (!price.ok) return setWhy(price.why);
     setWhy(null);
     buy({ kind: 'gear', thing: 'off-the-list', name: name.trim(), packs: 1, paid: price.value, on: today, shop });
@@ -28,7 +28,7 @@ export function OffTheList({ season, shop, today, buy }: Props) {
   };
   return (
     <details className={s.off}>
-      <summary>Something else was bought</summary>
+      <summary>Add something that was not on the list</summary>
       <form
         className={s.instead}
         onSubmit={(event) => {
@@ -44,7 +44,7 @@ export function OffTheList({ season, shop, today, buy }: Props) {
           Paid, {moneySign(season.currency)}
           <input name="off-paid" inputMode="decimal" value={paid} onChange={(event) => setPaid(event.target.value)} />
         </label>
-        <Button htmlType="submit">Write it down</Button>
+        <Button htmlType="submit">Add it</Button>
         {why !== null && (
           <p className="trouble" role="alert">
             {why}

@@ -26,7 +26,7 @@ function packWords(season: Season, [list, id]: string[], holds: number): string 
 
 const tidy = (value: number): string => value.toLocaleString(LOCALE, { maximumFractionDigits: 1 });
 
-/** Prices of your book, or paid, that are newer than the season's: what each would change, taken over one by one or all. */
+/** Your saved prices, or paid, that are newer than the season's: what each would change, taken over one by one or all. */
 export function PriceOffers({ season, setup, revision }: Props) {
   const store = useStore();
   const queries = useQueryClient();
@@ -45,10 +45,10 @@ export function PriceOffers({ season, setup, revision }: Props) {
   };
   return (
     <section aria-labelledby="offers-title" className={s.limit} data-part="price-offers">
-      <h2 id="offers-title">Prices of your book</h2>
+      <h2 id="offers-title">Your saved prices</h2>
       {offers.length === 0 ? (
         <p className="quiet">
-          None is other than this season’s. <Link to="/prices">Your prices</Link>
+          Your saved prices match this season’s. <Link to="/prices">Your prices</Link>
         </p>
       ) : (
         <>
@@ -59,16 +59,16 @@ export function PriceOffers({ season, setup, revision }: Props) {
                 {offer.also.map(({ to }) => `, in a pack of ${packWords(season, offer.path, to)}`)}:{' '}
                 <span className="mono">{money(offer.price, season.currency)}</span>
                 {offer.shop === '' ? '' : ` at ${offer.shop}`} on {shortDay(offer.on, season.units === 'us')}, here{' '}
-                {money(offer.now, season.currency)}; the season {moneyChange(offer.cost, season.currency)}, the till{' '}
+                {money(offer.now, season.currency)}; season cost {moneyChange(offer.cost, season.currency)}, to pay now{' '}
                 {moneyChange(offer.cash, season.currency)}{' '}
                 <button type="button" className="plain" onClick={() => take([offer], `new price, ${offer.name}`)}>
-                  take it
+                  use it
                 </button>
               </li>
             ))}
           </ul>
           <button type="button" className="plain" data-action="all-prices" onClick={() => take(offers, 'new prices')}>
-            Take all {offers.length}
+            Use all {offers.length}
           </button>{' '}
           <Link className="plain" to="/prices">
             Your prices

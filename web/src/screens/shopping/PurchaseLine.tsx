@@ -80,11 +80,11 @@ export function PurchaseLine({ season, bought, waiting, save, remove }: Props) {
             onClick={() => setInstead(!instead)}
             aria-expanded={instead}
           >
-            it was something else
+            I bought something else
           </button>
         )}
         <button type="button" className="plain" data-action="unbuy" aria-label={`${bought.name} was not bought`} onClick={remove}>
-          not bought
+          Undo
         </button>
       </span>
       {instead && <InsteadForm season={season} bought={bought} save={put} done={() => setInstead(false)} />}

@@ -29,13 +29,13 @@ export function ShedOffers({ revision }: { revision: number }) {
             {offer.name}: {tidy(offer.shed)}
             {offer.unit === 'each' ? '' : ` ${offer.unit}`} there, {tidy(offer.now)} in this season{' '}
             <button type="button" className="plain" onClick={() => take([offer], `from the shed, ${offer.name}`)}>
-              take it over
+              use this count
             </button>
           </li>
         ))}
       </ul>
       <button type="button" className="plain" data-action="all-shed" onClick={() => take(offers, 'from the shed')}>
-        Take all {offers.length} over
+        Use all {offers.length}
       </button>{' '}
       <Link className="plain" to="/shed">
         The shed

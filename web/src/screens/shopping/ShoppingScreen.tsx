@@ -99,7 +99,7 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
           {why}
         </p>
       )}
-      {items.length === 0 && <p className="empty">Nothing is to buy for this set-up: what it takes is there.</p>}
+      {items.length === 0 && <p className="empty">There is nothing to buy: you have all this set-up needs.</p>}
       <div className={s.columns}>
         <div className={s.receipt} data-part="receipt">
           {WHERE.map(([where, title]) => {
@@ -139,10 +139,10 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
           )}
           <OffTheList season={season} shop={shop} today={today()} buy={(next) => speak(buy(next))} />
         </div>
-        <aside className={s.side} aria-label="What it comes to">
+        <aside className={s.side} aria-label="Total">
           <dl className={s.sums} aria-busy={waiting.length > 0}>
             <div>
-              <dt>By the plan</dt>
+              <dt>Planned</dt>
               <dd>
                 <button
                   type="button"
@@ -164,7 +164,7 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
             </div>
             <div className={s.total}>
               <dt>
-                At the till, in all
+                Total at the checkout
                 {Math.abs(over) >= 0.005 && (
                   <small>
                     {' '}

@@ -99,8 +99,8 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
         </span>
       </button>
       {isDone && job.entries.length > 0 && (
-        <button type="button" className="plain" data-action="not-done" aria-label={`not so: ${job.words}`} onClick={undo}>
-          not so
+        <button type="button" className="plain" data-action="not-done" aria-label={`Undo: ${job.words}`} onClick={undo}>
+          Undo
         </button>
       )}
       {isNext && !isDone && (
@@ -126,7 +126,7 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
             aria-expanded={otherwise}
             onClick={() => setOtherwise(!otherwise)}
           >
-            Otherwise…
+            Change…
           </button>
           {otherwise && <Otherwise job={job} date={date} us={us} write={write} />}
           <Cautions cautions={cautions} />
@@ -189,7 +189,7 @@ function Otherwise({ job, date, us, write }: { job: Job; date: string; us: boole
             <input name="used" inputMode="decimal" size={5} value={used} onChange={(event) => setUsed(event.target.value)} />
           </label>
           <button type="button" data-action="used" onClick={wetted}>
-            Wetted so much
+            Save the amount
           </button>
         </>
       )}

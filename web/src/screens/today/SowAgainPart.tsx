@@ -40,10 +40,10 @@ export function SowAgainPart({ season, id, setup, crop, date, up }: Props) {
       </button>
     );
   if (error) return <p role="alert">{words(error)}</p>;
-  if (!data) return <p aria-busy="true">Weighing it…</p>;
+  if (!data) return <p aria-busy="true">Working it out…</p>;
   const us = season.units === 'us';
   const again = data.again;
-  if (again === null) return <p>Count first what is up; then this can be weighed.</p>;
+  if (again === null) return <p>First count what is up.</p>;
   const name = varietyOf(season, crop);
   const shown = again.ways.filter(({ more }) => more === 0 || more === again.more);
   return (
@@ -100,7 +100,7 @@ export function SowAgainPart({ season, id, setup, crop, date, up }: Props) {
               <th>{way.more === 0 ? 'none' : `${way.more} ${plural(way.more, 'more', 'more')}`}</th>
               <td>{odds(way.enough)}</td>
               <td>{way.short.toFixed(1)}</td>
-              <td>{way.cost === null ? 'nobody sells it' : money(way.cost, season.currency)}</td>
+              <td>{way.cost === null ? 'not sold as a plant' : money(way.cost, season.currency)}</td>
             </tr>
           ))}
         </tbody>

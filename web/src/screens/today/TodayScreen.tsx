@@ -123,14 +123,14 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
         </nav>
         {jobs.length === 0 && (
           <p className="empty">
-            This set-up raises nothing yet. <Link to={`/seasons/${id}/list`}>Put crops on the list</Link>, and their days come by
-            themselves.
+            This set-up grows nothing yet. <Link to={`/seasons/${id}/list`}>Put crops on the list</Link>, and their jobs appear
+            here.
           </p>
         )}
       </header>
       {marked.length > 0 && (
         <section aria-labelledby="marked-title" className="trouble" data-part="marked">
-          <h2 id="marked-title">To be put right first</h2>
+          <h2 id="marked-title">Check these entries first</h2>
           <ul>
             {marked.map((one) => (
               <li key={one.id}>
@@ -162,13 +162,13 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
               setLast(null);
             }}
           >
-            Take it back
+            Undo
           </button>
         </p>
       )}
       {late.length > 0 && (
         <section aria-labelledby="late-title" data-part="late">
-          <h2 id="late-title">Left from before</h2>
+          <h2 id="late-title">Overdue</h2>
           <ul className={s.jobs}>{late.map(line)}</ul>
         </section>
       )}
@@ -191,7 +191,7 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
       ))}
       <WriteDown season={id} date={date} us={us} />
       <p className={s.links}>
-        <Link to={`/seasons/${id}/log`}>All that is written down</Link> · <Link to={`/seasons/${id}/trays`}>What is where</Link>
+        <Link to={`/seasons/${id}/log`}>The whole log</Link> · <Link to={`/seasons/${id}/trays`}>The trays</Link>
       </p>
     </div>
   );
@@ -204,8 +204,8 @@ function WriteDown({ season, date, us }: { season: number; date: string; us: boo
   const [said, setSaid] = useState<string | null>(null);
   const write = () => {
     const amount = Number(text.replace(',', '.'));
-    if (text.trim() === '') return setSaid('There is nothing to write down yet.');
-    if (kind !== 'note' && !Number.isFinite(amount)) return setSaid('A reading is a number.');
+    if (text.trim() === '') return setSaid('Type a note or a reading first.');
+    if (kind !== 'note' && !Number.isFinite(amount)) return setSaid('Type the reading as a number, for example 21.5.');
     const entry =
       kind === 'note'
         ? { on: date, kind: 'note' as const, note: text.trim().slice(0, 1000) }
@@ -243,7 +243,7 @@ function WriteDown({ season, date, us }: { season: number; date: string; us: boo
         maxLength={1000}
         onChange={(event) => setText(event.target.value)}
       />
-      <button type="submit">Write it down</button>
+      <button type="submit">Save</button>
       {said !== null && <p role="status">{said}</p>}
     </form>
   );

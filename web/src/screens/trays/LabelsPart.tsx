@@ -49,7 +49,7 @@ export function LabelsPart({ shown: { id, season, setup }, data, keep }: Props) 
       <h2 id="labels-title">Labels</h2>
       <p>
         {chosen.length} to write or to print:{' '}
-        <select aria-label="On what" name="sheet" value={sheet} onChange={(event) => setSheet(event.target.value)}>
+        <select aria-label="Label sheet" name="sheet" value={sheet} onChange={(event) => setSheet(event.target.value)}>
           {data.sheets.map((one) => (
             <option key={one.id} value={one.id}>
               {one.name}
@@ -58,7 +58,7 @@ export function LabelsPart({ shown: { id, season, setup }, data, keep }: Props) 
         </select>
       </p>
       <fieldset className={s.fieldset}>
-        <legend>of trays</legend>
+        <legend>for trays</legend>
         {inOrder(data.trays).map((tray) => (
           <label key={tray.id}>
             <input
@@ -78,7 +78,7 @@ export function LabelsPart({ shown: { id, season, setup }, data, keep }: Props) 
           that opens its count on a phone
         </label>
         <label>
-          gone from the first sheet{' '}
+          labels already used on this sheet{' '}
           <input name="used" inputMode="numeric" size={3} value={used} onChange={(event) => setUsed(event.target.value)} />
         </label>
       </div>

@@ -44,14 +44,14 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
   const name = varietyOf(season, run.crop);
   const us = season.units === 'us';
   const write = (fact: Partial<LogEntry> & { kind: LogEntry['kind'] }) => {
-    if (!isDate(on)) return say('Give a day that exists.');
+    if (!isDate(on)) return say('Type a date, for example 2027-04-08.');
     void logbox.write(id, [{ on, crop: run.crop, tray: tray.id, note: note.trim(), ...fact }]);
     setNote('');
     say(`Written down: ${fact.count ?? ''} ${kindWords(fact.kind)}.`);
   };
   // One job on Today, so one here: all its rows are sown together, wherever they stand.
   const writeSowing = () => {
-    if (!isDate(on)) return say('Give a day that exists.');
+    if (!isDate(on)) return say('Type a date, for example 2027-04-08.');
     const rows = trays.flatMap((one) =>
       one.runs.filter(({ crop, stage }) => crop === run.crop && stage === 0).map((row) => ({ tray: one.id, row })),
     );
@@ -88,7 +88,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
       </label>
       {unsown && (
         <div className={s.field}>
-          Nothing of it is sown yet; what is sown can be counted and moved on.
+          Nothing is sown here yet. Once it is sown, you can count it and move it.
           <button type="button" data-action="sown" onClick={() => writeSowing()}>
             Sown as planned, on {day(on, us)}
           </button>
@@ -111,7 +111,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
       )}
       {!unsown && (
         <>
-          <h3>Gone, moved, thinned</h3>
+          <h3>Lost, moved or thinned</h3>
           <div className={s.field}>
             <select
               aria-label="What happened"
@@ -221,7 +221,7 @@ function MoveForm({ tray, run, trays, move, lay }: Pick<Props, 'tray' | 'run' | 
             data-action="columns"
             onClick={() => speak(lay({ do: 'columns', tray: tray.id, columns: Number(columns) || 1 }, 'sites in a row'))}
           >
-            So it is
+            Save the layout
           </button>
         </div>
       )}

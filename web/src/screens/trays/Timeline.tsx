@@ -22,7 +22,7 @@ export function Timeline({ season, id, crop, tray }: { season: Season; id: numbe
         <input type="checkbox" name="whole-tray" checked={whole} onChange={(event) => setWhole(event.target.checked)} /> of the
         whole tray {tray}
       </label>
-      {entries !== null && mine.length === 0 && <p className="quiet">Nothing is written down yet.</p>}
+      {entries !== null && mine.length === 0 && <p className="quiet">No entries yet.</p>}
       <ol className={s.timeline}>
         {[...mine].reverse().map((entry) => (
           <li key={entry.id}>
@@ -34,10 +34,10 @@ export function Timeline({ season, id, crop, tray }: { season: Season; id: numbe
             <button
               type="button"
               className="plain"
-              aria-label={`not so: ${entryWords(entry, season.units === 'us')}, ${entry.on}`}
+              aria-label={`Undo: ${entryWords(entry, season.units === 'us')}, ${entry.on}`}
               onClick={() => void logbox.write(id, [{ on: entry.on, kind: 'undo', corrects: entry.id, crop }])}
             >
-              not so
+              Undo
             </button>
           </li>
         ))}

@@ -39,7 +39,7 @@ export function Tray({ season, tray, facts, entries, chosen, choose, dragged, dr
     <section className={s.tray} aria-label={`Tray ${tray.id}`} data-tray={tray.id}>
       <h3>
         {tray.by_tens ? `${tray.id}, ${tray.name}` : `Tray ${tray.id}, ${tray.sites} cells`}
-        <small>{[tray.by_tens ? ', by tens' : '', warmth === '' ? '' : `, ${warmth}`].join('')}</small>
+        <small>{[tray.by_tens ? ', in tens' : '', warmth === '' ? '' : `, ${warmth}`].join('')}</small>
       </h3>
       <ol style={{ ['--columns' as string]: tray.columns }}>
         {rows.map((row) => {

@@ -90,8 +90,8 @@ function Trays({ shown }: { shown: OnScreen }) {
     <>
       <h1>{data.trays.length === 0 ? 'No trays yet' : `${upper(trayWords(flats, data.trays.length - flats))}: what is where`}</h1>
       <p className="quiet">
-        Laid out by sowing week, warmth, time in the tray and depth, one row or more to a variety. Tap a row to count it; drag it,
-        or choose “move”, to another place.
+        Crops that share a sowing week and warmth stand together, one or more rows each. Tap a row to count it. Drag it, or choose
+        “move”, to put it elsewhere.
       </p>
       {data.not_laid_out > 0 && (
         <p className="trouble" role="alert" data-part="not-laid-out">
@@ -150,8 +150,8 @@ function Trays({ shown }: { shown: OnScreen }) {
         <div className={s.row}>
           {match !== null && found === null && (
             <p role="alert" className="trouble">
-              ▲ Nothing stands in row {match.params.row} of tray {match.params.tray} in this set-up. Choose the set-up by which it
-              was sown, or tap a row.
+              ▲ Nothing stands in row {match.params.row} of tray {match.params.tray} in this set-up. Choose the set-up you sowed
+              it with, or tap a row.
             </p>
           )}
           {found && (

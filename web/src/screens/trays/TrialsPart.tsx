@@ -86,7 +86,7 @@ export function TrialsPart({
         </div>
       ))}
       <details data-part="new-trial">
-        <summary>Set one against another</summary>
+        <summary>Compare two</summary>
         <div className={s.field}>
           {pick(0, 'One side')} against {pick(1, 'The other side')}
         </div>
