@@ -10,7 +10,7 @@ it('begins a season by three questions and costs what is put on its list', funct
     $this->click('[data-part="answers"] button[type=submit]');
     $this->waitFor(fn () => str_contains($this->text('h1'), 'Nothing on the list yet') ?: null, 'an empty list');
     $this->find('input[name="add"]')->sendKeys('8 sweet pepper, 6 tomato'.WebDriverKeys::ENTER);
-    expect($this->text('[data-crop="sweet-pepper"] [data-odds]'))->toContain('in 100');
+    expect($this->text('[data-crop="sweet-pepper"] [data-odds]'))->toContain('%');
 });
 
 it('offers the next step where there is nothing yet', function () {

@@ -14,7 +14,7 @@ export function Deleted() {
   return (
     <main className="work" id="work" data-part="deleted">
       <h1>This season is deleted</h1>
-      <p role="alert">It was deleted in another window or on another device. Nothing of it is lost yet.</p>
+      <p role="alert">It was deleted in another window or on another device. You can still restore it.</p>
       <p>
         <button
           type="button"

@@ -19,6 +19,9 @@ export function certainty(p: number): string {
 /** "97 in 100", where nothing is ever certain. */
 export const odds = (p: number): string => `${certainty(p)} in 100`;
 
+/** The same in a table or field: "93 %". */
+export const percent = (p: number): string => `${certainty(p)} %`;
+
 /** "Sow 24 seeds, two to a cell, in 12 cells on 8 April; expect 7 or 8 plants, at least 6 with 99 % certainty." */
 export function sowingSentence(crop: CropResult, method: Method, wanted: number, site: string, us = false): string {
   if (!crop.grown || crop.seeds === null || crop.sites === null || crop.finished === null || crop.p_enough === null) {
@@ -70,7 +73,7 @@ const WARNINGS: Record<string, string> = {
   no_light: 'It needs light, but this set-up has no lamp there.',
   no_mat: 'It needs a heat mat, but this set-up has none there.',
   small: 'Its last pot is smaller than the plant you want. Pot it up once more, or ask for a smaller one.',
-  no_offer: 'Nobody sells it, and this set-up does not raise it.',
+  no_offer: 'It is not sold as a plant, and this set-up does not grow it.',
 };
 
 export const warningWords = (code: string): string => WARNINGS[code] ?? upper(failure(code));
@@ -78,11 +81,12 @@ export const warningWords = (code: string): string => WARNINGS[code] ?? upper(fa
 /** Pots of so unlike a size are not the same plant. */
 const UNLIKE = 1.6;
 
-/** "nursery plant in 0.45 L, yours 0.04"; null where the sizes are alike, or one is not known. */
+/** "soil per plant: nursery 0.45 L, yours 0.04 L"; null where the sizes are alike, or one is not known. */
 export function potWords({ own, bought }: { own: number | null; bought: number | null }, us: boolean): string | null {
   if (own === null || bought === null || Math.max(own / bought, bought / own) < UNLIKE) return null;
+  const unit = us ? 'cups' : 'L';
   const size = (litres: number) => Number(us ? inUnit(litres, 'cup').toFixed(1) : litres.toFixed(2));
-  return `nursery plant in ${size(bought)} ${us ? 'cups' : 'L'}, yours ${size(own)}`;
+  return `soil per plant: nursery ${size(bought)} ${unit}, yours ${size(own)} ${unit}`;
 }
 
 /** Why the odds are below those asked for, and what helps. */
@@ -96,7 +100,7 @@ export function belowWords(below: NonNullable<CropPicture['below_asked']>, us: b
     'keep seed in reserve',
     below.can_buy ? 'buy what is missing' : '',
   ].filter(Boolean);
-  return `You asked for ${below.asked} in 100: ${why}. What helps: ${helps.join('; ')}.`;
+  return `You asked for ${below.asked} %: ${why}. To help: ${helps.join('; ')}.`;
 }
 
 export interface VerdictWords {

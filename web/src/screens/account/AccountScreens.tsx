@@ -229,7 +229,7 @@ export function AccountScreen() {
       <h2>Your data</h2>
       <p>
         <a href="/api/account/export" download>
-          All of it in one file
+          Download all your data
         </a>
       </p>
       <details>

@@ -76,7 +76,7 @@ function Places({ shown }: { shown: OnScreen }) {
         <div>
           {!row.outdoors && <SeasonSlider place={place} date={today} setDate={setDate} us={us} />}
           {row.outdoors ? (
-            <p className="quiet">Outdoors there is room for all of it.</p>
+            <p className="quiet">Outdoors there is room for everything.</p>
           ) : (
             <PlacePlan season={season} row={row} place={place} date={today} />
           )}

@@ -204,7 +204,7 @@ function Tariff({ season }: { season: Season }) {
           <EditNumber
             label="Share of the warmth you can use"
             name="heating_share"
-            after="of 100"
+            after="%"
             field="electricity.heat_credit.fraction"
             share
             value={credit.fraction}

@@ -67,10 +67,10 @@ export function SoilPart({ season, place }: { season: Season; place: BenchPlace 
 function sentence(wish: Wish, season: Season): string {
   const { without, with: warmed } = wish;
   if (without === null) return warmed === null ? 'does not come up here' : `only on the mat: ${warmed.days} days`;
-  if (warmed === null) return `up in ${without.days} days, ${without.of_hundred} of 100`;
+  if (warmed === null) return `up in ${without.days} days, ${without.of_hundred} % germination`;
   if (wish.on_mat) {
     const cost = wish.mat_each === null ? '' : `: the mat costs ${money(wish.mat_each, season.currency, true)} a plant`;
-    return `${warmed.days} days instead of ${without.days}; ${warmed.of_hundred} of 100, not ${without.of_hundred}${cost}`;
+    return `${warmed.days} days instead of ${without.days}; ${warmed.of_hundred} % germination instead of ${without.of_hundred} %${cost}`;
   }
   const hinders = warmed.of_hundred < without.of_hundred - 2;
   return `up in ${without.days} days without${hinders ? '; the mat would hinder it' : warmed.days < without.days ? `, ${warmed.days} on the mat` : ''}`;

@@ -210,7 +210,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
           already mine
         </label>
         <details className={s.fine}>
-          <summary>Price, life, and the label on the back</summary>
+          <summary>Price, lifetime and label</summary>
           <EditNumber
             label="Price"
             name={name('price')}

@@ -31,7 +31,7 @@ function parseAway(typed: string): Parsed<Habits['away']> {
   }));
   return dates.length > 0 && dates.length % 2 === 0 && away.every(({ from, to }) => isDate(from) && isDate(to) && from <= to)
     ? { ok: true, value: away }
-    : { ok: false, why: 'Say it as 2027-04-10 to 2027-04-17.' };
+    : { ok: false, why: 'Type two dates, for example 2027-04-10 to 2027-04-17.' };
 }
 
 /** The days one sows on, and those away: a dragged sowing goes to the nearest that suits. */

@@ -71,10 +71,12 @@ function Troubles({ advice, compared, season }: { advice: Advice; compared: Comp
   const sentences = [
     troubles.length > 0 ? `It is ${troubles.join(' and ')}.` : '',
     !advice.qualifies && missing >= 1
-      ? `About ${count(missing)} ${plural(missing, 'plant')} will be missing that nobody sells; no set-up here does better.`
+      ? `About ${count(missing)} ${plural(missing, 'plant')} will be missing, and they are not sold. No set-up here does better.`
       : '',
     !advice.qualifies && missing < 1 ? 'It has too little room, and so has every other set-up here.' : '',
-    advice.no_room.length > 0 ? `Nobody sells ${namesOf(season, advice.no_room)} as plants: sow in the bed, or leave out.` : '',
+    advice.no_room.length > 0
+      ? `${namesOf(season, advice.no_room)}: no room, and not sold as plants. Sow in the bed, or leave out.`
+      : '',
   ].filter(Boolean);
   return sentences.length === 0 ? null : <span className="trouble"> ▲ {sentences.join(' ')}</span>;
 }

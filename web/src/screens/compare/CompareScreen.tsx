@@ -68,7 +68,7 @@ const rows = (season: Season, wanted: number): Row[] => {
     {
       name: 'Chance that it saves money',
       figure: 'p_keep',
-      cell: (r) => (r.p_keep === null ? null : `${certainty(r.p_keep)} of 100`),
+      cell: (r) => (r.p_keep === null ? null : `${certainty(r.p_keep)} %`),
     },
     {
       name: 'Saved per hour of work',
@@ -79,7 +79,7 @@ const rows = (season: Season, wanted: number): Row[] => {
     {
       name: 'Chance that every crop is enough',
       figure: 'p_all_enough',
-      cell: (r) => (r.p_all_enough === null ? null : `${certainty(r.p_all_enough)} of 100`),
+      cell: (r) => (r.p_all_enough === null ? null : `${certainty(r.p_all_enough)} %`),
     },
     { name: 'Income from sales', figure: 'income', cell: (r) => (r.income < 0.005 ? null : cash(r.income)) },
     { name: 'Cannot supply', figure: 'filled', trouble: true, cell: (r, c) => (c.fair ? null : `▲ ${Math.round(r.missing)}`) },

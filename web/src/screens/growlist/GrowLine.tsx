@@ -9,7 +9,7 @@ import type { SeasonActions } from '../../season/SeasonContext';
 import type { LineFacts } from '../../season/site';
 import { useAsk } from '../../shell/AskContext';
 import { money, moneySign } from '../../words/money';
-import { failure, odds, potWords, sowingLine, upper, verdictWords, warningWords } from '../../words/sowing';
+import { failure, percent, potWords, sowingLine, upper, verdictWords, warningWords } from '../../words/sowing';
 import { fromUnit, inUnit } from '../../words/units';
 import { SiteStrip } from './SiteStrip';
 import { parseSeeds } from './parse';
@@ -197,11 +197,11 @@ export const GrowLine = memo(function GrowLine({
               data-odds
               onClick={() => ask({ figure: 'p_enough', crop: crop.id })}
             >
-              {odds(result.p_enough)}
+              {percent(result.p_enough)}
             </button>
             <small>
               chance of enough plants
-              {picture.below_asked !== null && `, ${picture.below_asked.asked} asked`}
+              {picture.below_asked !== null && `, you asked for ${picture.below_asked.asked} %`}
             </small>
           </>
         )}

@@ -45,7 +45,7 @@ export function HowPart({
           )}
           {result.surplus !== null && result.surplus >= 0.5 && (
             <p className="quiet">
-              About {Math.round(result.surplus)} more than you want, of {money(result.cost, season.currency)} in all.
+              About {Math.round(result.surplus)} more than you want. All of them cost {money(result.cost, season.currency)}.
             </p>
           )}
           <SayHowMuch crop={crop.id} setup={setup.id} said={crop.sow?.method === method.id} />
@@ -162,7 +162,7 @@ function SayHowMuch({ crop, setup, said }: { crop: string; setup: string; said: 
     >
       <Input
         name="say"
-        aria-label="Say how much to sow"
+        aria-label="Type how much to sow"
         placeholder="or type it: nine for six, two rows, the whole packet"
         value={text}
         status={why === null ? '' : 'error'}

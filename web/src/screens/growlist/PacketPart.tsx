@@ -6,7 +6,7 @@ import { EditText } from '../../edit/EditText';
 import { useStore } from '../../season/SeasonContext';
 import { useCatalogue } from '../../season/useCatalogue';
 import { money, moneySign } from '../../words/money';
-import { odds } from '../../words/sowing';
+import { percent } from '../../words/sowing';
 import type { PanelProps } from './CropPanel';
 import { parseMaybePercent, parseTest, type HomeTest } from './parse';
 import s from './growlist.module.css';
@@ -47,8 +47,8 @@ export function PacketPart({
     );
   const fresh =
     line.age === 0
-      ? `Fresh: ${line.alive_of_hundred} of 100 alive`
-      : `Fresh it was ${line.fresh_of_hundred} of 100; at ${line.age} ${line.age === 1 ? 'year' : 'years'}${lot.test ? ' and by your test' : ''} it is ${line.alive_of_hundred}`;
+      ? `Fresh: ${line.alive_of_hundred} % germination`
+      : `Fresh ${line.fresh_of_hundred} % germination; at ${line.age} ${line.age === 1 ? 'year' : 'years'}${lot.test ? ' and by your test' : ''} it is ${line.alive_of_hundred}`;
   return (
     <section aria-label="The packet">
       <h3>The packet</h3>
@@ -109,15 +109,14 @@ export function PacketPart({
       />
       {lot.test && (
         <p className="quiet" data-test="tested">
-          Of {lot.test.sown}, {lot.test.sprouted} came up: by itself that is{' '}
-          {Math.round((100 * lot.test.sprouted) / lot.test.sown)} of 100. What is known of such seed without a test,{' '}
-          {line.aged_of_hundred} of 100, counts beside it like a test of {line.seeds_known} seeds: {line.alive_of_hundred} of 100.
-          The more seeds you test, the more your own count says.
+          Of {lot.test.sown}, {lot.test.sprouted} came up: {Math.round((100 * lot.test.sprouted) / lot.test.sown)} %. Seed of this
+          kind and age usually has {line.aged_of_hundred} %, which counts like a test of {line.seeds_known} seeds. Together:{' '}
+          {line.alive_of_hundred} %. The more seeds you test, the more your own count weighs.
         </p>
       )}
       {law?.legalMinimum && (
         <p className="quiet" data-test="law" title={law.legalSource ?? undefined}>
-          In the United States its seed may not be sold below {Math.round(law.legalMinimum * 100)} of 100 in the United States
+          In the United States its seed may not be sold below {Math.round(law.legalMinimum * 100)} %
           {alive < law.legalMinimum ? '; this packet is below that.' : '.'}
         </p>
       )}
@@ -148,7 +147,7 @@ export function PacketPart({
                     </label>
                     {choice.g !== null && choice.seeds !== null && choice.p_enough !== null && (
                       <small className="quiet">
-                        {Math.round(choice.g * 100)} of 100 up, {choice.seeds} seeds, {odds(choice.p_enough)} of having enough
+                        {Math.round(choice.g * 100)} % up, {choice.seeds} seeds, {percent(choice.p_enough)} chance of enough
                       </small>
                     )}
                   </th>
@@ -160,7 +159,7 @@ export function PacketPart({
         </table>
       )}
       <button type="button" className="plain" onClick={another}>
-        Beside a fresh packet of it
+        Compared with a fresh packet
       </button>
     </section>
   );

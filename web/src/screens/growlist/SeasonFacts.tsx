@@ -12,7 +12,7 @@ import { NurseryPart } from './NurseryPart';
 import s from './growlist.module.css';
 
 const parseDate = (typed: string): Parsed<string> =>
-  isDate(typed) ? { ok: true, value: typed } : { ok: false, why: 'Give a date that exists.' };
+  isDate(typed) ? { ok: true, value: typed } : { ok: false, why: 'Type a date, for example 2027-05-15.' };
 
 /** What the whole season hangs on, folded away in a sentence. */
 export function SeasonFacts({ season }: { season: Season }) {
@@ -24,7 +24,7 @@ export function SeasonFacts({ season }: { season: Season }) {
     <details className={s.facts}>
       <summary>
         Last frost {day(season.last_frost, us)}
-        {season.first_frost ? `, first frost ${day(season.first_frost, us)}` : ''}; {sure} in 100 sure;{' '}
+        {season.first_frost ? `, first frost ${day(season.first_frost, us)}` : ''}; {sure} % chance of enough plants;{' '}
         {money(season.electricity.rate, season.currency, true)} a kWh
       </summary>
       <div>
@@ -58,7 +58,7 @@ export function SeasonFacts({ season }: { season: Season }) {
         <EditNumber
           label="Wanted chance of enough plants"
           name="confidence"
-          after="in 100"
+          after="%"
           field="confidence"
           share
           value={season.confidence}

@@ -138,7 +138,7 @@ export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot,
           <EditNumber
             label="Bought plants lost"
             name="bought_loss"
-            after="of 100"
+            after="%"
             field="crops.bought_loss"
             share
             value={crop.bought_loss}

@@ -9,7 +9,7 @@ export function parseMaybeDate(typed: string): Parsed<string> {
   const text = typed.trim();
   return text === '' || isDate(text)
     ? { ok: true, value: text }
-    : { ok: false, why: 'Give a date that exists, as year-month-day: 2027-04-08.' };
+    : { ok: false, why: 'Type a date as year-month-day, for example 2027-04-08.' };
 }
 
 /** A share as percent, or nothing. */
@@ -30,8 +30,7 @@ export function parseTest(typed: string): Parsed<HomeTest | null> {
   if (text === '') return { ok: true, value: null };
   const numbers = (text.match(/\d+/g) ?? []).map(Number);
   const [first, second] = numbers;
-  if (numbers.length !== 2 || first === undefined || second === undefined)
-    return { ok: false, why: 'Say it as “of 20, 17 came up”.' };
+  if (numbers.length !== 2 || first === undefined || second === undefined) return { ok: false, why: 'Type “of 20, 17 came up”.' };
   const [sown, sprouted] = text.startsWith('of') ? [first, second] : [second, first];
   return sprouted <= sown && sown > 0
     ? { ok: true, value: { sown, sprouted } }

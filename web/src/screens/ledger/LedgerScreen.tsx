@@ -92,7 +92,7 @@ function Book({ shown }: { shown: OnScreen }) {
                     {name}
                   </th>
                 ))}
-                <th scope="col">In all</th>
+                <th scope="col">Total</th>
                 <th scope="col">Useful plants</th>
                 <th scope="col">Cost each</th>
               </tr>
@@ -115,7 +115,7 @@ function Book({ shown }: { shown: OnScreen }) {
             </tbody>
             <tfoot>
               <tr>
-                <th scope="row">In all</th>
+                <th scope="row">Total</th>
                 {data.heads.map(({ head }) => (
                   <td key={head}>{cell(data.totals[head], head, null, true)}</td>
                 ))}

@@ -43,7 +43,7 @@ export function MixPart({ season, potting }: { season: Season; potting: Potting 
               </small>
               <span>
                 <span className="mono copper">{perUnit(way)}</span> a {us ? 'quart' : 'litre'}; {money(way.cash, season.currency)}{' '}
-                at the till
+                to pay now
               </span>
               {index === 0 && <small className="verdict-grow">cheapest by the {us ? 'quart' : 'litre'}</small>}
               {way.id === cheapestNow?.id && index !== 0 && <small className="verdict-grow">least to pay now</small>}
@@ -81,7 +81,7 @@ function Jar({ way }: { way: MixWay }) {
       viewBox="0 0 170 124"
       className={s.jar}
       role="img"
-      aria-label={way.parts.map(({ name, share }) => `${Math.round(share * 100)} of 100 ${name}`).join(', ')}
+      aria-label={way.parts.map(({ name, share }) => `${Math.round(share * 100)} % ${name}`).join(', ')}
     >
       {way.parts.map(({ supply, name, share }, index) => {
         const high = share * HIGH;

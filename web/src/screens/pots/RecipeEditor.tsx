@@ -80,7 +80,7 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
         <EditNumber
           label="Lost in mixing"
           name="shrinkage"
-          after="of 100"
+          after="%"
           field="mixes.shrinkage"
           share
           value={recipe.shrinkage}

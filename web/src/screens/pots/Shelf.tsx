@@ -65,8 +65,7 @@ export function Shelf({ season, potting, chosen, choose, all }: Props) {
               </svg>
               <b>{pot.name}</b>
               <small>
-                {smallVolume(pot.volume_l, us)}
-                {pot.sites_per_unit > 1 ? ' a cell' : ''},{' '}
+                {pot.volume_l > 0 && `${smallVolume(pot.volume_l, us)}${pot.sites_per_unit > 1 ? ' a cell' : ''}, `}
                 {pot.single_use ? 'used once' : `${pot.life_seasons} ${plural(pot.life_seasons, 'season')}`}
                 {pot.owned_units > 0 ? `, ${pot.owned_units} owned` : ''}
               </small>

@@ -181,7 +181,8 @@ function MethodEditor({ shown, method, only }: EditorProps) {
             Of a hundred that come up <b>{end.alive_of_hundred}</b> survive to the end; in a bad season, one in five,{' '}
             {end.alive_bad}.
           </>
-        )}
+        )}{' '}
+        Each figure is the cost per finished seedling if the method ended with that stage.
       </p>
       {users.length > 1 && crop !== null && (
         <p className={s.touch} data-part="touches">
@@ -295,7 +296,7 @@ function MethodEditor({ shown, method, only }: EditorProps) {
         <EditNumber
           label="They go out young, after"
           name="weeks_share"
-          after="of 100 of their weeks"
+          after="% of their weeks"
           field="methods.weeks_share"
           share
           value={method.weeks_share}

@@ -246,13 +246,14 @@ export function StageSentence({ shown, method, index, stage, grown, before, site
             {plural(stage.extra_days, 'day')} more
           </>
         )}
-        {kind !== KINDS.days && lasts !== null && <> ({lasts} days)</>}, until{' '}
+        {kind !== KINDS.days && lasts !== null && <> ({lasts} days)</>}
+        {stage.until === null ? '; ' : ', until '}
         <Said<string | null>
           label={label('the sign that it is over')}
           name={`stage-${index}-until`}
           value={stage.until}
-          show={(value) => value ?? '…'}
-          parse={(typed) => parseSign(typed === '…' ? '' : typed)}
+          show={(value) => value ?? 'add a sign'}
+          parse={(typed) => parseSign(typed === 'add a sign' ? '' : typed)}
           save={save('until', 'sign')}
         />
         .{' '}
@@ -310,7 +311,7 @@ export function StageSentence({ shown, method, index, stage, grown, before, site
           <EditNumber
             label="Filled to"
             name={`stage-${index}-fill`}
-            after="of 100"
+            after="%"
             field="methods.stages.fill"
             share
             value={stage.fill}

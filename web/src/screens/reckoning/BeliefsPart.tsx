@@ -12,7 +12,7 @@ const keyOf = ({ key, id }: Belief): string => `${key} ${id}`;
 const of = (share: number): string => `${Math.round(share * 100)}`;
 
 const inWords = ({ planned, counted, of: among, believed }: Belief): string =>
-  `planned ${of(planned)}, counted ${counted === null ? 'not' : of(counted)} among ${among}, believed ${of(believed)} of 100`;
+  `planned ${of(planned)}, counted ${counted === null ? 'not' : of(counted)} among ${among}, next season ${of(believed)}`;
 
 /** A value that is no share of plants: hours, a life, watts, a lift, a temperature, luck. */
 function measured({ key, id }: Belief, value: number, us: boolean): string {
@@ -21,7 +21,7 @@ function measured({ key, id }: Belief, value: number, us: boolean): string {
   if (id.endsWith('.watts')) return `${Math.round(value)} W`;
   if (id.endsWith('.lift_c')) return us ? `${(value * 1.8).toFixed(1)} °F` : `${value.toFixed(1)} °C`;
   if (id.endsWith('.temp_c')) return us ? `${inUnit(value, '°F').toFixed(1)} °F` : `${value.toFixed(1)} °C`;
-  return `${Math.round(value * 100)} of 100`;
+  return `${Math.round(value * 100)} %`;
 }
 
 /** What next year believes: planned, counted, believed, as dots and ranges; taken over one by one or all. */

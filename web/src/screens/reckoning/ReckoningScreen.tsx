@@ -84,7 +84,7 @@ function lead(came: CameTo, season: Season, known: boolean): string {
       : '';
   const verb = came.over ? ((came.kept ?? 0) >= 0 ? 'saved' : 'lost') : (came.kept ?? 0) >= 0 ? 'would save' : 'would lose';
   const kept = came.kept === null ? '' : ` Against buying you ${verb} ${money(Math.abs(came.kept), season.currency)}`;
-  const beside = came.beside > 0 ? ` ${money(came.beside, season.currency)} of it was bought beside the plan.` : '';
+  const beside = came.beside > 0 ? ` ${money(came.beside, season.currency)} was spent on things that were not on the list.` : '';
   const wage = came.wage === null || came.kept === null ? '' : `, ${money(came.wage, season.currency)} for an hour of work`;
   const rest = came.over ? '' : ' The rest is as planned.';
   return `${came.out} finished plants${came.over ? '' : ' so far'}, ${came.wanted} wanted.${rest}${moved}${beside}${kept}${wage}${kept ? '.' : ''}`;

@@ -78,8 +78,8 @@ function Played({ played, season }: { played: Simulated; season: Season }) {
         </tbody>
       </table>
       <p className="quiet">
-        What made the worst tenth bad: {Math.round(played.made_bad.bad_season * 100)} of 100 were bad seasons for all,{' '}
-        {played.made_bad.mishaps.toFixed(1)} batches were lost whole in each
+        Why the worst tenth of seasons was bad: {Math.round(played.made_bad.bad_season * 100)} % were bad seasons for every crop,
+        and {played.made_bad.mishaps.toFixed(1)} batches were lost whole in each
         {played.bad[0]
           ? `; most missed: ${played.bad
               .slice(0, 3)

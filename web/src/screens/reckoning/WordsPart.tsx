@@ -61,9 +61,9 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
         {bought.length > 0 && ` and buy ${listed(bought)}`}. A finished seedling costs {each(result.per_finished)}.
         {result.nursery_per_plant !== null &&
           ` The plants that a nursery sells too cost ${each(result.same_per_plant)} each, from the nursery ${each(result.nursery_per_plant)}.`}{' '}
-        The season costs {sum(result.cost)}, and at the till {sum(result.cash_now)} is paid now
-        {result.cash_now > result.cost && ', also for what lasts for years'}.
-        {result.keep !== null && ` Growing ${result.keep >= 0 ? 'keeps' : 'costs'} ${sum(Math.abs(result.keep))} against buying.`}
+        The season costs {sum(result.cost)}. You pay {sum(result.cash_now)} now
+        {result.cash_now > result.cost && ', partly for equipment that lasts for years'}.
+        {result.keep !== null && ` Growing ${result.keep >= 0 ? 'saves' : 'costs'} ${sum(Math.abs(result.keep))} against buying.`}
         {better.length > 0 && ` Cheaper bought: ${listed(better)}.`}
       </p>
       <p>
@@ -75,7 +75,7 @@ function Words({ shown, advice, hangs, played }: { shown: OnScreen; advice: Work
         <p>
           Of ten seasons eight give {Math.round(sure.useful.low ?? 0)} to {Math.round(sure.useful.high ?? 0)} plants, at{' '}
           {each(sure.per_finished.low)} to {each(sure.per_finished.high)} each
-          {sure.p_keep !== null && `; the odds that growing saves something are ${odds(sure.p_keep)}`}.
+          {sure.p_keep !== null && `. Growing saves something ${odds(sure.p_keep)} times`}.
           {bad && ` In a bad one it is ${Math.round(bad.useful)} plants at ${each(bad.per_finished)}.`}
         </p>
       )}

@@ -17,7 +17,7 @@ export function AddToShed({ learn }: { learn: (shed: Shed) => void }) {
   const add = async () => {
     const much = parseNumber(amount, { least: 0, most: 1_000_000_000 });
     const packed = kind === 'seed' ? parseNumber(year, { least: 1950, most: 2100, whole: true }) : null;
-    if (name.trim() === '') return setWhy('Say what it is.');
+    if (name.trim() === '') return setWhy('Type a name.');
     if (!much.ok) return setWhy(`How much: ${much.why}`);
     if (packed !== null && !packed.ok) return setWhy(`Its year: ${packed.why}`);
     try {

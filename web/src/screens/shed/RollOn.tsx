@@ -71,26 +71,26 @@ export function RollOn({ rolled, changed, learn }: Props) {
         {setup && <SeedWorths season={season.id} setup={setup.id} currency={state.season.currency} />}
       </section>
       <section aria-labelledby="roll-title" data-part="roll-on">
-        <h2 id="roll-title">Roll “{state.season.name}” on</h2>
+        <h2 id="roll-title">Carry “{state.season.name}” over to next year</h2>
         {rolled !== null && (
           <p>
-            “{rolled.from}” was rolled on into “{rolled.made}”.{' '}
+            “{rolled.from}” was carried over into “{rolled.made}”.{' '}
             <Popconfirm
-              title={`Undo rolling “${rolled.from}” on?`}
+              title={`Undo carrying “${rolled.from}” over?`}
               description={`“${rolled.made}” goes into the bin. The shed gets back what it had, except where you changed it since.`}
-              okText="Undo the roll"
+              okText="Undo it"
               cancelText="Keep it"
               onConfirm={() => back.mutate(rolled.id)}
             >
               <button type="button" className="plain" data-action="roll-back">
-                Undo this roll
+                Undo this
               </button>
             </Popconfirm>
           </p>
         )}
         {back.data !== undefined && back.data.stays.length > 0 && (
           <div role="status" data-part="stays">
-            <p>The roll is undone. These things stay as they are:</p>
+            <p>Undone. These things stay as they are:</p>
             <ul>
               {back.data.stays.map(({ name, why }) => (
                 <li key={name}>
@@ -110,8 +110,8 @@ export function RollOn({ rolled, changed, learn }: Props) {
         )}
         <Popconfirm
           title={`Nothing is written down of “${state.season.name}” yet.`}
-          description="What is left is then only what its plan would leave. Roll it on all the same?"
-          okText="Roll it on"
+          description="What is left is then worked out from the plan alone. Carry it over anyway?"
+          okText="Carry it over"
           cancelText="Not yet"
           disabled={begun !== false}
           onConfirm={() => roll.mutate()}
@@ -123,7 +123,7 @@ export function RollOn({ rolled, changed, learn }: Props) {
             onClick={() => begun && roll.mutate()}
             data-action="roll"
           >
-            The season is over: begin {Number(state.season.year) + 1} with what is left
+            Begin {Number(state.season.year) + 1} with what is left
           </Button>
         </Popconfirm>
         <p className={s.note}>Seed is a year older then, and lamps and pots have served one more season. You can undo it.</p>

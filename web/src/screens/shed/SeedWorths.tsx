@@ -43,7 +43,8 @@ export function SeedWorths({ season, setup, currency }: Props) {
         <li key={one.lot}>
           <b>{one.name}</b>
           <span>
-            {one.age} {plural(one.age, 'year')} old, about {one.alive_of_hundred} of 100 alive, {Math.round(one.left)} seeds left.
+            {one.age} {plural(one.age, 'year')} old, about {one.alive_of_hundred} % germination, {Math.round(one.left)} seeds
+            left.
           </span>
           <span className={one.keep || alike(one) ? 'verdict-grow' : 'trouble'}>{verdict(one, currency)}</span>
           <span>

@@ -21,7 +21,7 @@ interface Props {
 const parseDate = (typed: string): Parsed<string> =>
   isDate(typed.trim())
     ? { ok: true, value: typed.trim() }
-    : { ok: false, why: 'Give a date that exists, as year-month-day: 2027-04-08.' };
+    : { ok: false, why: 'Type a date as year-month-day, for example 2027-04-08.' };
 
 /** What was bought: packs, money, shop and day, each changed where it stands. */
 export function PurchaseLine({ season, bought, waiting, save, remove }: Props) {

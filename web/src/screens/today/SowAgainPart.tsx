@@ -6,7 +6,7 @@ import { logbox } from '../../season/logbox';
 import { varietyOf } from '../../season/site';
 import { day } from '../../words/dates';
 import { money } from '../../words/money';
-import { odds, plural } from '../../words/sowing';
+import { percent, plural } from '../../words/sowing';
 import s from './today.module.css';
 
 interface Props {
@@ -61,7 +61,7 @@ export function SowAgainPart({ season, id, setup, crop, date, up }: Props) {
             {again.saves > 0.005 ? `: that saves ${money(again.saves, season.currency)} on average` : ''}.
           </b>
         )}{' '}
-        {again.up} of {again.of} are up; of a hundred more, {Math.round(again.believed * 100)} would come, as it looks now.
+        {again.up} of {again.of} are up. Of seed sown now, about {Math.round(again.believed * 100)} % would come up.
       </p>
       {again.more > 0 && !again.too_late && (
         <button
@@ -98,7 +98,7 @@ export function SowAgainPart({ season, id, setup, crop, date, up }: Props) {
           {shown.map((way) => (
             <tr key={way.more} className={way.more === again.more ? 'now' : undefined}>
               <th>{way.more === 0 ? 'none' : `${way.more} ${plural(way.more, 'more', 'more')}`}</th>
-              <td>{odds(way.enough)}</td>
+              <td>{percent(way.enough)}</td>
               <td>{way.short.toFixed(1)}</td>
               <td>{way.cost === null ? 'not sold as a plant' : money(way.cost, season.currency)}</td>
             </tr>

@@ -110,8 +110,7 @@ export function LabelsPart({ shown: { id, season, setup }, data, keep }: Props) 
         </button>
       )}
       <p className="quiet">
-        {chosen[0]?.code}: tray {chosen[0]?.tray}, from row {chosen[0]?.row}, counted from its notch. ✿ marks your own seed, so
-        that it can be told from bought seed beside it.
+        {chosen[0]?.code}: tray {chosen[0]?.tray}, from row {chosen[0]?.row}, counted from the notch. ✿ marks your own seed.
       </p>
     </section>
   );

@@ -108,7 +108,7 @@ function said(run: RowPicture, tray: TrayPicture, whole: RowFacts | undefined, e
   const up = countedNow(run, tray, entries) ?? run.up;
   if (up !== null) return `${up} of ${run.count_of} up${run.plants !== null && run.plants < up ? `, ${run.plants} there` : ''}`;
   if (whole && whole.up !== null)
-    return `${whole.up} of ${run.unit === 'seeds' ? whole.seeds : whole.up_of} up${run.continued ? ' in all' : ''}`;
+    return `${whole.up} of ${run.unit === 'seeds' ? whole.seeds : whole.up_of} up${run.continued ? ' in total' : ''}`;
   return `${run.count_of} ${run.unit === 'seeds' ? 'seeds ' : ''}sown`;
 }
 
