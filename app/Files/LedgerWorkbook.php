@@ -172,7 +172,7 @@ final class LedgerWorkbook
             $sheet->setCellValue("E{$row}", "=C{$row}*D{$row}");
             $row++;
         }
-        self::text($sheet, "B{$row}", 'At the till');
+        self::text($sheet, "B{$row}", 'To pay');
         $sheet->setCellValue("E{$row}", $row === 2 ? 0 : '=SUM(E2:E'.($row - 1).')');
         $this->rowOf['till'] = $row;
         $sheet->getStyle("A{$row}:E{$row}")->getFont()->setBold(true);
@@ -189,7 +189,7 @@ final class LedgerWorkbook
         self::text($sheet, 'A1', "{$season->name}, {$this->setup->name}");
         $sheet->getStyle('A1')->getFont()->setBold(true)->setSize(14);
         $words = array_map(fn (Head $head): string => $head->words(), $shown);
-        self::heads($sheet, 3, ['crop', 'how', ...$words, 'in all', 'plants of use', 'one finished seedling']);
+        self::heads($sheet, 3, ['crop', 'how', ...$words, 'total', 'plants of use', 'cost per finished seedling']);
         $column = fn (int $n): string => Coordinate::stringFromColumnIndex($n);
         $heads = count($shown);
         [$all, $plants, $each] = [$column($heads + 3), $column($heads + 4), $column($heads + 5)];
@@ -214,7 +214,7 @@ final class LedgerWorkbook
             $row++;
         }
         $end = $row - 1;
-        self::text($sheet, "A{$row}", 'In all');
+        self::text($sheet, "A{$row}", 'Total');
         foreach (range(3, $heads + 4) as $n) {
             $sheet->setCellValue($column($n).$row, $end < 4 ? 0 : '=SUM('.$column($n)."4:{$column($n)}{$end})");
         }
@@ -227,7 +227,7 @@ final class LedgerWorkbook
             ['Season cost', "={$all}{$total}"],
             ['Hours of work', $result->hours],
             ['With the hours', "={$all}{$total}+B".($row + 1).'*'.self::INPUTS.'!$C$4'],
-            ['At the till now', '=Shopping!E'.$this->rowOf['till']],
+            ['To pay now', '=Shopping!E'.$this->rowOf['till']],
             ['Income from what is sold', $result->income],
         ] as [$words, $value]) {
             self::text($sheet, "A{$row}", $words);

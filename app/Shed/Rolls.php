@@ -29,7 +29,7 @@ final readonly class Rolls
             // One at a time for a garden: two presses roll once.
             User::query()->whereKey($user->id)->lockForUpdate()->first();
             if (Roll::query()->where('season_id', $kept->model->id)->exists()) {
-                throw ValidationException::withMessages(['setup' => "“{$kept->file->name}” has been rolled on already. Undo that first."]);
+                throw ValidationException::withMessages(['setup' => "“{$kept->file->name}” was carried over already. Undo that first."]);
             }
             $moves = array_map(fn (Leftover $left): array => $this->store($user, $left), $leftovers);
             $made = SeasonShelf::add($user, NextSeason::of($kept->model->document, $leftovers));

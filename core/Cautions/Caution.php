@@ -81,7 +81,7 @@ enum Caution: string
             self::TreatedWood => 'Old or treated wood can hold arsenic, creosote or lead paint: do not grow in it, saw it or burn it. Use bare, untreated wood.',
             self::Refrigerator => 'Refrigerant and mains wiring of a converted refrigerator are work for a licensed technician.',
             self::Sprays => 'Neem, sulphur and every other spray: read the label first and do what it says.',
-            self::Lifting => 'Wet flats and bales are heavy: lift with your legs, carry few at a time.',
+            self::Lifting => 'Wet trays and bales are heavy: lift with your legs, carry few at a time.',
             self::Selling => 'Selling plants may need a licence, a plant-health passport or labels where you live: ask the local authority first.',
         };
     }

@@ -77,7 +77,7 @@ final readonly class SaidAmount
                 self::number($m[1]),
             ),
             default => throw new InvalidArgumentException(
-                'Say it as "nine for six", "two rows", "14 cells", "30 seeds", "the whole packet", "one each" or "by rule".',
+                'Type "nine for six", "two rows", "14 cells", "30 seeds", "the whole packet", "one each" or "by rule".',
             ),
         };
     }

@@ -418,7 +418,7 @@ final readonly class Jobs
             $container->sitesPerUnit > 1 => $sites === 1 ? 'cell' : 'cells',
             default => $sites === 1 ? 'pot' : 'pots',
         };
-        $each = $plan->method->pattern === Pattern::Community ? "{$seeds} seeds in all"
+        $each = $plan->method->pattern === Pattern::Community ? "{$seeds} seeds"
             : ($plan->method->seedsPerSite === 1 ? 'one seed each' : "{$plan->method->seedsPerSite} seeds each");
 
         return "{$sites} {$site}, {$each}";

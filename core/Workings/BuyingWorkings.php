@@ -39,7 +39,7 @@ final readonly class BuyingWorkings
 
     private function buying(): Working
     {
-        $basket = $this->books->nursery->basket($this->crop) ?? throw new NoSuchFigure('Nobody sells this crop.');
+        $basket = $this->books->nursery->basket($this->crop) ?? throw new NoSuchFigure('This crop is not sold as a plant.');
         $terms = [
             new Term('wanted', $this->crop->wanted, Unit::Plants, ['crops', $this->crop->id, 'wanted']),
             new Term('of bought plants are lost', $this->crop->boughtLoss, Unit::Share, ['crops', $this->crop->id, 'bought_loss']),
@@ -67,7 +67,7 @@ final readonly class BuyingWorkings
 
     private function each(): Working
     {
-        $each = $this->result->boughtEach() ?? throw new NoSuchFigure('Nobody sells this crop.');
+        $each = $this->result->boughtEach() ?? throw new NoSuchFigure('This crop is not sold as a plant.');
         $cost = (float) $this->result->buy_cost;
 
         return new Working(
@@ -93,7 +93,7 @@ final readonly class BuyingWorkings
         return new Working(
             'same_each',
             'The same plant, grown',
-            $each ?? throw new NoSuchFigure('Nobody sells this crop.'),
+            $each ?? throw new NoSuchFigure('This crop is not sold as a plant.'),
             Unit::Money,
             'What growing the crop costs, with the plants that fail bought, over the plants wanted: as many as the nursery\'s price is of.',
             '('.Figures::number($cost).' + '.Figures::number($short).') ÷ '.Figures::number($this->crop->wanted),
@@ -125,7 +125,7 @@ final readonly class BuyingWorkings
             Unit::Money,
             $own
                 ? 'Buying, less the crop\'s own share of everything and the few plants that will be short, bought.'
-                : 'Growing counted only at what it adds to a bench that runs anyway, with the few plants that will be short bought, against buying all.',
+                : 'What growing it adds to a bench that runs anyway, with missing plants bought, compared with buying all.',
             $buy
                 ? Figures::number($growing).' + '.Figures::number($short).' − '.Figures::number($buying)
                 : Figures::number($buying).' − '.Figures::number($growing).' − '.Figures::number($short),

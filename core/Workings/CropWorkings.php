@@ -81,7 +81,7 @@ final readonly class CropWorkings
             'What comes up',
             $this->plan->g,
             Unit::Share,
-            'Seed alive, times what the soil temperature lets up of it.',
+            'Live seed, times the share that comes up at this soil temperature.',
             Figures::number($v->value).' × '.Figures::number($this->plan->sown->relative),
             $terms,
         );
@@ -98,7 +98,7 @@ final readonly class CropWorkings
             'How much to sow',
             $sowing->seeds,
             Unit::Seeds,
-            'The fewest sites with which enough plants finish as surely as you asked, mishaps left out (no sowing helps against those), rounded up to whole rows.',
+            'The fewest cells or pots that give the chance you asked for, rounded up to whole rows. Mishaps are left out: no extra sowing helps against them.',
             Figures::number($sowing->sites).' sites, '.Figures::number($method->seedsPerSite).' to a site',
             [
                 new Term('wanted', $this->plan->crop->wanted, Unit::Plants, ['crops', $this->plan->crop->id, 'wanted']),
@@ -123,10 +123,10 @@ final readonly class CropWorkings
 
         return new Working(
             'p_enough',
-            'The odds of having enough',
+            'The chance of enough plants',
             $sowing->finish->enough,
             Unit::Share,
-            'The exact chance that at least the wanted number finishes, over good and bad packets and seasons, less the chance of a mishap that takes all of it; what is potted on is counted down to what is moved.',
+            'The exact chance that at least the wanted number finishes, over good and bad packets and seasons. A mishap that takes the whole batch is counted too, and only plants that are moved on can finish.',
             'P(finished ≥ '.Figures::number($this->plan->crop->wanted).')',
             [
                 new Term('sites sown', $sowing->sites, Unit::Count, null, 'seeds'),
@@ -173,7 +173,7 @@ final readonly class CropWorkings
             [
                 new Term('cost of the crop', $this->result->cost, Unit::Money, null, 'cost'),
                 new Term('finished and wanted, on average', $this->result->useful, Unit::Plants),
-                new Term('finished in all, on average', $this->result->finished, Unit::Plants, null, 'seeds'),
+                new Term('finished, on average', $this->result->finished, Unit::Plants, null, 'seeds'),
             ],
         );
     }
@@ -218,7 +218,7 @@ final readonly class CropWorkings
         $rule =
             $lot->leftover === Leftover::Waste
                 ? 'Whole packets, since what is left is thrown away; shared by seeds.'
-                : 'Seeds sown at the price of one seed; the rest keeps, until it is dead: at least a packet in so many seasons.';
+                : 'Seeds sown, at the price of one seed. The rest of the packet keeps until it is too old.';
 
         return [
             $rule,
@@ -266,7 +266,7 @@ final readonly class CropWorkings
         $rule = match ($head) {
             Head::Mix => 'Sites, times their volume and a little over for settling, split into the recipe\'s parts, at each part\'s price.',
             Head::TopDressing => 'Sites, times their open top and the depth of the layer, at the supply\'s price.',
-            Head::Feed => 'Flats, times litres of feed for a flat, feedings a week and weeks, times the dose, at its price.',
+            Head::Feed => 'Trays, times litres of feed for a tray, feedings a week and weeks, times the dose, at its price.',
             default => 'The amount the method asks for, at the supply\'s price.',
         };
 
@@ -321,7 +321,7 @@ final readonly class CropWorkings
         }
 
         return [
-            'Used once: what is filled, at its price. Durable: a season\'s share of the units needed beyond those owned, shared by sites filled (trays by flats and days).',
+            'Used once: what is filled, at its price. Durable: a season\'s share of the units needed beyond those owned, shared by sites filled (trays by area and days).',
             Figures::sum($parts),
             $terms,
         ];
@@ -387,9 +387,9 @@ final readonly class CropWorkings
             }
         }
         $rule = match ($kind) {
-            PlaceEnergy::LIGHT => 'Lamps are switched on until they cover the flats that want light; each day\'s power is shared by flats, every moment at its own rate.',
-            PlaceEnergy::HEAT => 'Mats are switched on until they cover the flats that want heat, as long each day as the thermostat asks; shared by flats.',
-            default => 'What runs at the place while anything stands there, shared by flats, and the water boiled for the mix.',
+            PlaceEnergy::LIGHT => 'Lamps are switched on until they cover the trays that want light. Each day\'s power is shared by trays, every moment at its own rate.',
+            PlaceEnergy::HEAT => 'Mats are switched on until they cover the trays that want heat, as long each day as the thermostat asks. The power is shared by trays.',
+            default => 'What runs at the place while anything stands there, shared by trays, and the water boiled for the mix.',
         };
 
         return [$rule, Figures::sum($parts).' at the tariff', $terms];
@@ -447,7 +447,7 @@ final readonly class CropWorkings
         }
 
         return [
-            'One season\'s share of each, shared among the crops by the flats and days it serves.',
+            'One season\'s share of each, shared among the crops by trays and days.',
             'this crop\'s share of ('.Figures::sum($parts).')',
             $terms,
         ];

@@ -20,7 +20,7 @@ final readonly class ReckoningWorkings
         'prices' => ['At the prices paid', 'The same season with every price that you wrote down in place of the planned one.'],
         'used' => ['With what was used', 'On top of the prices paid: what was really sown, and the mix that was really wetted.'],
         'power' => ['With the power measured', 'On top of that: the watts, lifts and temperatures that your devices measured.'],
-        'up' => ['With what came up', 'The same cost, over the plants to expect once so many are up.'],
+        'up' => ['With what came up', 'The same cost, divided by the plants to expect from those that came up.'],
         'lived' => ['What it came to', 'The same cost, over what lived of the crops that are over, and what is to be expected of the others.'],
     ];
 

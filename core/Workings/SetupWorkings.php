@@ -71,10 +71,10 @@ final readonly class SetupWorkings
             ),
             'p_keep' => new Working(
                 $figure,
-                'The odds that growing saves anything',
+                'The chance that growing saves anything',
                 $r->p_keep,
                 Unit::Share,
-                'In so many seasons the set-up, with the plants that fail bought, costs no more than buying everything.',
+                'The share of seasons in which the set-up costs no more than buying everything. Plants that fail are counted as bought.',
                 '',
                 [
                     new Term('buying it all', $r->buy_total, Unit::Money, null, 'nursery_per_plant'),

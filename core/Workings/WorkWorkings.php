@@ -49,16 +49,16 @@ final readonly class WorkWorkings
                 'Plants you get of those you need',
                 $r->filled,
                 Unit::Plants,
-                'All that are bought, all that are raised and could be filled up at the nursery, and what finishes on average of those that nobody sells.',
+                'All plants that are bought or can be replaced at the nursery. Of crops not sold as plants, those that finish on average.',
                 Figures::number($r->filled).' and '.Figures::number($r->missing).' missing',
                 $this->byCrop($this->supplied(...), Unit::Plants),
             ),
             'p_all_enough' => new Working(
                 $figure,
-                'The odds that all is enough',
+                'The chance that every crop is enough',
                 $r->p_all_enough,
                 Unit::Share,
-                'The odds that no crop is short. They come together: a bad season is bad for all of them, and a mishap takes all that was sown in one place in one week.',
+                'The chance that no crop is short. A bad season is bad for all crops. A mishap takes all that was sown in one place in one week.',
                 '',
                 $this->byCrop(fn (CropResult $crop): ?float => $crop->p_enough, Unit::Share),
             ),
@@ -67,14 +67,14 @@ final readonly class WorkWorkings
                 'Crowded days',
                 $r->crowded_days,
                 Unit::Days,
-                'Days on which more flats want light than the lamps cover, more want heat than the mats cover, or more stand there than there is room for, at any place.',
+                'Days on which a place has too many trays: for its lamps, for its mats, or for its room.',
                 '',
                 array_map(
                     fn (PlaceResult $place): Term => new Term(
                         $this->place($place->id).
                             ': at most '.
                             Figures::number(round($place->peak_light_flats, 1)).
-                            ' flats want light, lamps cover '.
+                            ' trays want light, lamps cover '.
                             Figures::number($place->light_flats),
                         $place->over_days,
                         Unit::Days,

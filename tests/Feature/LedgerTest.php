@@ -35,7 +35,7 @@ function totalsOf(string $file): array
     $totals = [];
     for ($row = 4; $row < 100; $row++) {
         $words = $sheet->getCell("A{$row}")->getValue();
-        if (in_array($words, ['Season cost', 'Hours of work', 'With the hours', 'At the till now'], true)) {
+        if (in_array($words, ['Season cost', 'Hours of work', 'With the hours', 'To pay now'], true)) {
             // What LibreOffice has put beside the formula.
             $totals[$words] = (float) ($sheet->getCell("B{$row}")->getOldCalculatedValue() ?? $sheet->getCell("B{$row}")->getValue());
         }
@@ -53,7 +53,7 @@ it('answers with a ledger, as a table, and with the result as the command line p
     $text = substr((string) $this->get("{$url}/ledger.csv")->assertOk()->getContent(), 3);
     $rows = array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\r\n", trim($text)));
     expect($rows)->toHaveCount(14);
-    $all = array_search('in all', $rows[0], true);
+    $all = array_search('total', $rows[0], true);
     expect(round(array_sum(array_map(floatval(...), array_column(array_slice($rows, 1, 12), $all))), 2))->toBe((float) $rows[13][$all]);
     $result = $this->getJson("{$url}/result.json")->assertOk()->json();
     expect($result['format'])->toBe('jolly-penny/result')->and($result['setups'][0]['cost'])->toBeNear($ledger['cost'], 1e-3);
@@ -67,7 +67,7 @@ function totalsWanted(stdClass $document, string $setup): array
     $result = $costing->setup(array_column($costing->season->setups, null, 'id')[$setup]);
 
     return ['Season cost' => round($result->cost, 2), 'Hours of work' => round($result->hours, 2), 'With the hours' => round($result->cost_with_time, 2),
-        'At the till now' => round($result->cash_now, 2)];
+        'To pay now' => round($result->cash_now, 2)];
 }
 
 /** Prices, what packs hold and lives changed in a workbook and in the season alike; how many. */

@@ -68,11 +68,11 @@ final class LedgerController
     {
         [$kept, $row] = $this->find($season, $setup);
         $ledger = Ledger::of($kept->costing, $row);
-        $rows = [['crop', 'how', ...array_column($ledger->heads, 'words'), 'in all', 'plants of use', 'one finished seedling']];
+        $rows = [['crop', 'how', ...array_column($ledger->heads, 'words'), 'total', 'plants of use', 'cost per finished seedling']];
         foreach ($ledger->rows as $line) {
             $rows[] = [$line->name, $line->method ?? 'bought', ...array_values($line->heads), $line->cost, $line->useful, $line->per_finished];
         }
-        $rows[] = ['in all', '', ...array_values($ledger->totals), $ledger->cost, null, $ledger->per_finished];
+        $rows[] = ['total', '', ...array_values($ledger->totals), $ledger->cost, null, $ledger->per_finished];
 
         return CsvFile::of('ledger', $rows);
     }

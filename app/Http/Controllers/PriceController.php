@@ -71,7 +71,7 @@ final class PriceController
             'price' => ['required', 'numeric', 'between:0,1000000000'],
             'currency' => ['required', 'string', Rule::in(array_column(Currency::all(), 'code'))],
             'on' => ['required', 'date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
-        ], ['on.*' => 'Give a date that exists, as year-month-day.', 'price.*' => 'Give a price from 0 on.']);
+        ], ['on.*' => 'Type a date as year-month-day, for example 2027-04-08.', 'price.*' => 'Give a price from 0 on.']);
         $this->book->keep($this->gardener->user(), [new PriceLine(trim($input['name']), trim($input['shop'] ?? ''),
             isset($input['holds']) ? (float) $input['holds'] : null, trim($input['unit'] ?? ''), (float) $input['price'], $input['currency'], $input['on'])]);
 

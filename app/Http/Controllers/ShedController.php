@@ -48,7 +48,7 @@ final class ShedController
             'amount' => ['required', 'numeric', 'between:0,1000000000'],
             'packed_for' => ['nullable', 'integer', 'between:1950,2100', 'required_if:kind,seed'],
             'place' => ['nullable', 'string', 'max:100'],
-        ], ['packed_for.*' => 'Say for which year the seed was packed.', 'amount.*' => 'Say how much: a number from 0 on.']);
+        ], ['packed_for.*' => 'Say for which year the seed was packed.', 'amount.*' => 'Type the amount as a number from 0 on.']);
         if (ShedItem::query()->where('user_id', $user->id)->count() >= ShedItem::MOST) {
             throw ValidationException::withMessages(['name' => 'The shed holds '.ShedItem::MOST.' things. Throw something out first.']);
         }
@@ -84,7 +84,7 @@ final class ShedController
             'test.on' => ['required_with:test', 'date_format:Y-m-d'],
             'test.sown' => ['required_with:test', 'integer', 'between:1,1000'],
             'test.sprouted' => ['required_with:test', 'integer', 'min:0', 'lte:test.sown'],
-        ], ['test.sprouted.*' => 'No more can come up than were sown.', 'test.*' => 'Say it as “of 10, 7 came up”.']);
+        ], ['test.sprouted.*' => 'No more can come up than were sown.', 'test.*' => 'Type “of 10, 7 came up”.']);
         if (isset($input['amount'])) {
             $row->fill(['amount' => (string) round((float) $input['amount'], 4), 'counted_on' => now()->toDateString()]);
         }

@@ -72,7 +72,7 @@ final class ShoppingController
         foreach ($list->unneeded as $one) {
             $rows[] = ['', $one->kind, $one->name, 0, '', 0, '', $one->packs, $one->paid, 0, 0];
         }
-        $rows[] = ['', '', 'in all', '', '', $list->planned, '', '', $list->paid, '', $list->still];
+        $rows[] = ['', '', 'total', '', '', $list->planned, '', '', $list->paid, '', $list->still];
 
         return CsvFile::of('shopping', $rows);
     }
@@ -102,8 +102,8 @@ final class ShoppingController
             'note' => ['nullable', 'string', 'max:300'],
         ], [
             'packs.*' => 'Say how many packs: a whole number from 1 on.',
-            'paid.*' => 'Say what was paid: a number from 0 on.',
-            'on.*' => 'Give a date that exists, as year-month-day.',
+            'paid.*' => 'Type what was paid as a number from 0 on.',
+            'on.*' => 'Type a date as year-month-day, for example 2027-04-08.',
         ]);
         if (abs(Carbon::parse($input['on'])->diffInDays(Carbon::create($kept->year, 7), false)) > self::DAYS) {
             throw ValidationException::withMessages(['on' => "That is too far from the season of {$kept->year}. Give the day you bought it."]);

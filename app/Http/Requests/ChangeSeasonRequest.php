@@ -54,6 +54,6 @@ final class ChangeSeasonRequest extends FormRequest
             $changes[] = new Change(new DocumentPath($keys), $row->from ?? null, $row->to ?? null);
         }
 
-        return $changes === [] ? throw ValidationException::withMessages(['changes' => 'Say what is to change.']) : $changes;
+        return $changes === [] ? throw ValidationException::withMessages(['changes' => 'Name what is to change.']) : $changes;
     }
 }

@@ -143,7 +143,7 @@ final class MeaningCheck
         if ($wanted > self::MOST_WANTED) {
             yield $this->season->fault(
                 'crops',
-                'The list wants '.number_format($wanted).' plants in all.',
+                'The list wants '.number_format($wanted).' plants.',
                 'Keep it to '.number_format(self::MOST_WANTED).', or part it into two seasons.',
             );
         }
@@ -201,7 +201,7 @@ final class MeaningCheck
                 yield $place->fault('temp_c', 'An indoor place has no temperature.', 'Give its temperature in °C, or twelve monthly ones.');
             }
             if ($place->isTrue('outdoors') && $place->has('flats')) {
-                yield $place->fault('flats', 'An outdoor place has no limit of flats.', 'Take "flats" out.');
+                yield $place->fault('flats', 'An outdoor place has no limit of trays.', 'Take "flats" out.');
             }
         }
         foreach (['lights' => 'A light', 'mats' => 'A mat', 'appliances' => 'An appliance'] as $list => $what) {
