@@ -10,9 +10,12 @@ use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use stdClass;
 
-/** The packs a new season plans with: of each supply the size that comes to least for the first list, as far as its price is still ours. */
+/** The packs a new season plans with: of each supply the size that asks least at the checkout for the first list and makes no plant dearer, as far
+ * as its price is still ours. */
 final readonly class FirstPacks
 {
+    private const SAME = 1e-9;
+
     /** @return list<array{path: non-empty-list<string|int>, to: mixed}> edits of a draft whose first crops have just been put on its list */
     public static function of(SeasonDraft $draft): array
     {
@@ -22,13 +25,19 @@ final readonly class FirstPacks
         if ($season === null || $setup === null) {
             return [];
         }
+        $now = (new SeasonCosting($season))->setup($setup);
         $edits = $least = [];
         foreach ((new PackChanges((new SeasonCosting($season))->books($setup)))->all() as $change) {
             if ($change->kind !== 'pack') {
                 continue;
             }
             $then = (new Altered($season))->with($change->edits);
-            $cash = (new SeasonCosting($then))->setup($setup)->cash_now;
+            $result = (new SeasonCosting($then))->setup($setup);
+            // A small bag may ask less today and more for each plant: where the rest keeps, the larger one is the better buy.
+            if ($result->cost > $now->cost + self::SAME) {
+                continue;
+            }
+            $cash = $result->cash_now;
             $supply = (string) $change->edits[0]['path'][1];
             if ($cash < ($least[$supply] ?? INF)) {
                 [$least[$supply], $edits[$supply]] = [$cash, $change->edits];

@@ -16,8 +16,8 @@ function openScreen(BrowserTestCase $test, string $screen): void
 
 it('changes a stage in its sentence and sees the plant grow dearer, for all crops or for one', function () {
     openScreen($this, 'raising');
-    $this->waitFor(fn () => str_contains($this->text('[data-part="used"]'), 'are raised so') ?: null, 'who is raised so');
-    expect($this->text('[data-part="used"]'))->toContain('stand at the end');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="used"]'), 'use this method') ?: null, 'who is raised so');
+    expect($this->text('[data-part="used"]'))->toContain('survive to the end');
     $before = $this->text('[data-ground="3"] text');
     $this->type('stage-2-survival', '60');
     $this->waitFor(fn () => $this->text('[data-ground="3"] text') !== $before ?: null, 'a dearer plant');

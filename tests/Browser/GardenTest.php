@@ -31,7 +31,7 @@ it('offers the next step where there is nothing yet', function () {
     }, 'the ready-made ways');
     $this->waitFor(fn () => str_contains($this->text('h1'), 'Nothing on the list yet') ?: null, 'an empty list');
     foreach (
-        ['calendar' => 'Nothing is raised', 'compare' => 'Nothing to compare yet'] as $screen => $says
+        ['calendar' => 'This set-up grows nothing', 'compare' => 'Nothing to compare yet'] as $screen => $says
     ) {
         $this->visit(str_replace('list', $screen, $this->path()));
         $this->waitFor(fn () => str_contains($this->text('h1'), $says) ?: null, $says);
@@ -86,7 +86,7 @@ it('names the figures of the till by what they are, and says the new price once,
         ($node['role']['value'] ?? '') !== 'button' || $names[] = $node['name']['value'] ?? '';
     }
     $setup = $this->api("/api/seasons/{$this->seasonId()}")['season']['setups'][0]['name'];
-    foreach (['Cost per finished seedling', 'The same plants, grown', 'from the nursery', 'Cash now', 'Electricity'] as $figure) {
+    foreach (['Cost per finished seedling', 'Same plants: grow', 'nursery', 'You save', 'Cash now'] as $figure) {
         expect(preg_grep('/^'.preg_quote("{$figure}, {$setup}: ", '/').'\S*\d/u', $names))->toHaveCount(1);
     }
     $said = fn () => $this->browser->executeScript('return document.querySelector(\'[data-part="till-said"]\').textContent');

@@ -117,7 +117,7 @@ it('shows every way of raising a crop with its cost, takes one, and hears how mu
     $say = $this->find('input[name="say"]');
     $say->sendKeys('nine for four'.WebDriverKeys::ENTER);
     $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '[data-part="line-sow"]'), '9 blocks for 4') ?: null, 'nine blocks');
-    expect(inLine($this, 'ink-pot', '[data-part="line-sow"]'))->toContain('your say');
+    expect(inLine($this, 'ink-pot', '[data-part="line-sow"]'))->toContain('your choice');
     $this->find('input[name="say"]')->sendKeys('heaps'.WebDriverKeys::ENTER);
     expect($this->text('[data-part="say"] .edit-why'))->toContain('nine for six');
 });

@@ -28,7 +28,7 @@ it('writes a price down, says what is wrong, and has no serious accessibility fi
     $this->visit('/prices', $width, 844);
     $this->find('[data-part="add-price"]');
     $this->press('Save the price');
-    expect($this->text('[data-part="add-price"] [role="alert"]'))->toContain('what it is');
+    expect($this->text('[data-part="add-price"] [role="alert"]'))->toContain('Type a name');
     $this->find('input[name="price-name"]')->sendKeys('Perlite');
     $this->type('price-price', '18,40');
     $this->waitFor(fn () => str_contains($this->text('[data-part="prices"]'), 'Perlite') ?: null, 'the price');

@@ -11,6 +11,12 @@ it('says what it came to, weighs what to do otherwise, takes one change and take
     expect($this->text('h1'))->toContain('So far')->and($this->text('[data-part="losses"]'))->toContain('Long Day Amber 6, tray B')
         ->and($this->text('[data-part="known"]'))->toContain('11 of 12 crops counted');
     $this->find('[data-part="bridge"] [data-step="lived"]');
+    $this->click('[data-part="steps"] [data-figure="came_lived"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="working"]'), 'the step before') ?: null, 'the working');
+    $this->browser->getKeyboard()->pressKey(WebDriverKeys::ESCAPE);
+    $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-part="working"]')) === [] ?: null, 'it to close');
+    expect($this->accessibilityFindings())->toBe([]);
+    $this->visit("{$path}/advice");
     $this->click('[data-action="ask-advice"]');
     $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-change]')) !== [] ?: null, 'the changes', 30);
     $this->click('[data-action="ask-simulation"]');
@@ -18,10 +24,6 @@ it('says what it came to, weighs what to do otherwise, takes one change and take
     $this->click('[data-action="ask-room"]');
     expect($this->waitFor(fn () => $this->text('[data-part="leaving"]') ?: null, 'the days to go out', 30))->toContain('Long Day Amber')
         ->and($this->text('[data-lamp]'))->toContain('a season');
-    $this->click('[data-part="steps"] [data-figure="came_lived"]');
-    $this->waitFor(fn () => str_contains($this->text('[data-part="working"]'), 'the step before') ?: null, 'the working');
-    $this->browser->getKeyboard()->pressKey(WebDriverKeys::ESCAPE);
-    $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-part="working"]')) === [] ?: null, 'it to close');
     expect($this->accessibilityFindings())->toBe([]);
     $this->click('[data-change="method"] [data-action="take-change"]');
     $this->waitFor(fn () => str_contains($this->text('[data-part="advice"]'), 'has changed since') ?: null, 'it to be taken');
@@ -65,7 +67,7 @@ it('shows it on a phone, says where nothing is known, and begins the next season
 });
 
 it('says it in words that can be read aloud, with the figures the season has', function () {
-    $path = May::open($this, 'reckoning');
+    $path = May::open($this, 'advice');
     $this->click('[data-action="ask-words"]');
     $said = $this->waitFor(fn () => $this->text('[data-part="said"]') ?: null, 'the words', 60);
     ['season' => $season, 'result' => $result] = $this->api("/api{$path}?setup=bench");
@@ -77,8 +79,8 @@ it('says it in words that can be read aloud, with the figures the season has', f
     // What the season plays to is checked in the core; here, that the words have it whole and in the right places.
     expect($said)->toContain("A finished seedling costs {$coins($result['per_finished'])}. The plants that a nursery sells too "
         ."cost {$coins($result['same_per_plant'])} each, from the nursery ".sprintf('$%.2f.', $result['nursery_per_plant']))
-        ->toContain(sprintf('The season costs $%.2f, and at the till $%.2f is paid now, also for what lasts for years. ', $result['cost'], $result['cash_now']))
-        ->toContain(sprintf('Growing keeps $%.2f against buying', $result['keep']))
+        ->toContain(sprintf('The season costs $%.2f. You pay $%.2f now, partly for equipment that lasts for years.', $result['cost'], $result['cash_now']))
+        ->toContain(sprintf('Growing saves $%.2f against buying', $result['keep']))
         ->toContain('Cheaper bought: '.implode(' and ', $bought).'.')->toContain('In a bad one it is ')
         ->toMatch('/What saves most: (sow|buy|use|fill) .* \(\$\d+\.\d\d\);/')->not->toMatch('/; (Sow|Buy|Use|Fill) /')
         ->toMatch('/Measure or ask first: .+\. Were a bought plant to cost less than \d+\.\d¢, buying would win\./')

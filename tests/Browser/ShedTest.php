@@ -36,14 +36,14 @@ it('rolls a season on with what cracked, and takes it back', function () {
     $this->waitFor(fn () => str_contains($this->text('[data-part="leftovers"]'), '69') ?: null, 'three fewer');
     $this->click('[data-action="roll"]');
     // Nothing was written down of it: that is asked about first.
-    $this->press('Roll it on', '.ant-popconfirm');
+    $this->press('Carry it over', '.ant-popconfirm');
     $this->waitFor(fn () => str_contains($this->path(), '/list') ?: null, 'the next season');
     $this->waitFor(fn () => str_contains($this->text('[data-menu]'), '2028') ?: null, 'its name');
     $this->visit('/shed');
     $this->waitFor(fn () => str_contains($this->text('[data-part="shed-light"]'), 'served 1 season') ?: null, 'what served');
     $this->click('[data-action="roll-back"]');
     $this->waitFor(fn () => str_contains($this->text('.ant-popconfirm'), '2028') ?: null, 'it to be named');
-    $this->press('Undo the roll', '.ant-popconfirm');
+    $this->press('Undo it', '.ant-popconfirm');
     $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-part="shed-light"]')) === [] ?: null, 'the shed as it was');
     expect($this->api('/api/seasons')['seasons'])->toHaveCount(1)->and($this->consoleErrors())->toBe([]);
 });

@@ -91,7 +91,7 @@ it('writes down what was on no list', function () {
     $this->browser->executeScript('document.querySelectorAll("main details").forEach((d) => { d.open = true; })');
     $this->find('input[name="off-name"]')->sendKeys('A garden gnome');
     $this->find('input[name="off-paid"]')->sendKeys('12');
-    $this->press('Save the price');
+    $this->press('Add it');
     $this->waitFor(fn () => str_contains($this->text('[data-part="unneeded"]'), 'A garden gnome') ?: null, 'the gnome');
     $this->waitFor(fn () => $this->text('[data-sum="paid"]') === '$12.00' ?: null, 'its price');
     expect($this->text('main'))->toContain('with what was not needed');
@@ -125,7 +125,7 @@ it('keeps to a limit: says what to do otherwise, and takes it as a set-up', func
     $this->type('limit', 'little');
     $this->waitFor(fn () => str_contains($this->text('[data-part="limit"] [role="alert"]'), 'number') ?: null, 'what is wrong');
     $this->type('limit', '80');
-    $this->waitFor(fn () => str_contains($this->text('[data-part="limit"]'), 'at the till instead of') ?: null, 'a way to keep to it', 60);
+    $this->waitFor(fn () => str_contains($this->text('[data-part="limit"]'), 'to pay now instead of') ?: null, 'a way to keep to it', 60);
     expect($this->text('[data-part="limit-steps"]'))->not->toBe('');
     $this->click('[data-part="limit"] .ant-btn-primary');
     $this->waitFor(fn () => str_contains($this->text('.list-tools .ant-select'), 'at most $80.00') ?: null, 'the set-up');

@@ -42,7 +42,7 @@ it('has a row sown before it is counted, and leaves it in its place', function (
     expect($unsown)->not->toBe([]);
     ['tray' => $tray, 'row' => $row, 'crop' => $crop, 'code' => $code] = $unsown[0];
     $this->visit("{$path}/trays/{$tray}/{$row}", 390, 844);
-    expect($this->text('[data-part="row"]'))->toContain('Nothing of it is sown yet')->not->toContain('Up?');
+    expect($this->text('[data-part="row"]'))->toContain('Nothing is sown here yet')->not->toContain('Up?');
     $this->click('[data-action="sown"]');
     $this->waitFor(fn () => str_contains($this->text('[data-part="row"]'), 'Up?') ?: null, 'what is sown to be counted');
     May::untilSent($this);

@@ -83,7 +83,7 @@ export function PurchaseLine({ season, bought, waiting, save, remove }: Props) {
             I bought something else
           </button>
         )}
-        <button type="button" className="plain" data-action="unbuy" aria-label={`${bought.name} was not bought`} onClick={remove}>
+        <button type="button" className="plain" data-action="unbuy" aria-label={`Undo: ${bought.name}`} onClick={remove}>
           Undo
         </button>
       </span>
