@@ -7,7 +7,7 @@ import { EditText } from '../../edit/EditText';
 import { useStore } from '../../season/SeasonContext';
 import { day, fromFrost } from '../../words/dates';
 import { money } from '../../words/money';
-import { odds } from '../../words/sowing';
+import { count, odds, plural } from '../../words/sowing';
 import type { PanelProps } from './CropPanel';
 import { parseMaybeDate } from './parse';
 import s from './growlist.module.css';
@@ -156,9 +156,10 @@ function Rounds({ crop, setup }: { crop: string; setup: string }) {
   const [weeks, setWeeks] = useState('2');
   const [times, setTimes] = useState('3');
   const [why, setWhy] = useState<string | null>(null);
+  const [added, setAdded] = useState(0);
   const send = () => {
     const [every, many] = [Math.round(Number(weeks.replace(',', '.')) * 7), Math.round(Number(times))];
-    if (!(every >= 1 && every <= 180 && many >= 1 && many <= 26)) return setWhy('Give up to 25 weeks, and 1 to 26 times.');
+    if (!(every >= 1 && every <= 180 && many >= 1 && many <= 26)) return setWhy('Type 1 to 25 weeks and 1 to 26 times.');
     setWhy(null);
     store
       .run('rounds', () =>
@@ -169,7 +170,13 @@ function Rounds({ crop, setup }: { crop: string; setup: string }) {
           }),
         ),
       )
+      .then(() => setAdded(many))
       .catch((error: unknown) => setWhy(words(error)));
+  };
+  // Pressed again it would add as many once more: it asks for another number first.
+  const change = (set: (typed: string) => void) => (event: { target: { value: string } }) => {
+    setAdded(0);
+    set(event.target.value);
   };
   return (
     <form
@@ -179,19 +186,17 @@ function Rounds({ crop, setup }: { crop: string; setup: string }) {
         send();
       }}
     >
-      Again every{' '}
-      <input
-        aria-label="Weeks between rounds"
-        inputMode="decimal"
-        value={weeks}
-        onChange={(event) => setWeeks(event.target.value)}
-      />{' '}
-      weeks,{' '}
-      <input aria-label="How many times" inputMode="numeric" value={times} onChange={(event) => setTimes(event.target.value)} />{' '}
-      times{' '}
-      <button type="submit" className="plain">
+      Again every <input aria-label="Weeks between rounds" inputMode="decimal" value={weeks} onChange={change(setWeeks)} /> weeks,{' '}
+      <input aria-label="How many times" inputMode="numeric" value={times} onChange={change(setTimes)} /> times{' '}
+      <button type="submit" className="plain" disabled={added > 0}>
         Add the rounds
       </button>
+      {added > 0 && (
+        <span role="status">
+          {' '}
+          {count(added)} {plural(added, 'round')} added.
+        </span>
+      )}
       {why !== null && (
         <p className="edit-why" role="alert">
           {why}
