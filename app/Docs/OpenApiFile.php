@@ -130,6 +130,8 @@ final class OpenApiFile
         $flag = ['type' => 'boolean'];
         $maybe = ['type' => ['string', 'null']];
         $list = fn (array $items): array => ['type' => 'array', 'items' => $items];
+        $also = fn (string $words): array => ['type' => 'array', 'description' => $words,
+            'items' => self::object(['path' => $list($text), 'to' => $number])];
         $map = fn (array $of): array => ['type' => 'object', 'additionalProperties' => $of];
         $path = $list(['type' => ['string', 'integer']]);
         $any = ['description' => 'any value of a season file'];
@@ -186,7 +188,7 @@ final class OpenApiFile
                 'faulty' => $whole, 'faults' => $list(self::object(['line' => $whole, 'why' => $text])), 'sample' => $list($priceLine), 'kept' => $flag]),
             'PriceOffers' => self::object(['offers' => $list(self::object(['path' => $list($text), 'name' => $text, 'now' => $number, 'price' => $number,
                 'shop' => $text, 'on' => $text, 'cost' => $number, 'cash' => $number,
-                'also' => ['type' => 'array', 'items' => self::object(['path' => $list($text), 'to' => $number]), 'description' => 'what another pack holds']]))]),
+                'also' => $also('what another pack holds')]))]),
             'ShedItem' => self::object(['id' => $whole, 'kind' => $text, 'name' => $text, 'packed_for' => ['type' => ['integer', 'null']], 'amount' => $number,
                 'unit' => $text, 'served' => $whole, 'place' => $text, 'tests' => $list(self::object(['on' => $text, 'sown' => $whole, 'sprouted' => $whole])),
                 'gone_on' => $maybe, 'gone_why' => $text]),
@@ -208,12 +210,13 @@ final class OpenApiFile
             'ShedOffers' => self::object(['offers' => $list(self::object([
                 'path' => $list($text), 'name' => $text, 'now' => $number, 'shed' => $number, 'unit' => $text,
                 'to' => ['type' => ['number', 'boolean']],
-                'also' => ['type' => 'array', 'items' => self::object(['path' => $list($text), 'to' => $number]), 'description' => 'the year of other seed']]))]),
+                'also' => $also('the year of other seed')]))]),
             'Workbook' => self::object(['file' => ['type' => 'string', 'description' => 'xlsx or ods, in base64']]),
             'WorkbookChanges' => self::object(['changes' => $list(self::object(['path' => $path, 'label' => $text, 'from' => $number, 'to' => $number]))]),
             'ShoppingState' => self::object(['shopping' => $shopping, 'purchases' => $list($purchase), 'shops' => $list($text)]),
             'NewPurchase' => self::object(
-                ['kind' => ['enum' => array_column(ThingKind::cases(), 'value')], 'thing' => $text, 'name' => $text, 'packs' => $whole, 'paid' => $number, 'on' => $text,
+                ['kind' => ['enum' => array_column(ThingKind::cases(), 'value')], 'thing' => $text, 'name' => $text, 'packs' => $whole,
+                    'paid' => $number, 'on' => $text,
                     'shop' => $maybe, 'note' => $maybe],
                 ['shop', 'note'],
             ),

@@ -129,7 +129,8 @@ final readonly class PriceBook
                 }
                 $isOther = $holds !== null && $found['holds'] !== null && ! self::isAsMuch($found['holds'], $holds);
                 $path = fn (string $at): array => [$list, Cell::text($row->id), $at];
-                $also = $isOther ? [['path' => $path((string) $holdsKey), 'to' => $kind === ThingKind::Supply ? $found['holds'] : (int) round($found['holds'])]] : [];
+                $amount = $kind === ThingKind::Supply ? (float) $found['holds'] : (int) round((float) $found['holds']);
+                $also = $isOther ? [['path' => $path((string) $holdsKey), 'to' => $amount]] : [];
                 $with = $this->with($kept, [...$also, ['path' => $path($key), 'to' => $found['price']]], $setup);
                 $offers[] = ['path' => $path($key), 'name' => $name, 'now' => $now, 'price' => $found['price'], 'shop' => $found['shop'],
                     'on' => $found['on'], 'cost' => $with->cost - $result->cost, 'cash' => $with->cash_now - $result->cash_now, 'also' => $also];

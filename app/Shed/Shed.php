@@ -37,7 +37,8 @@ final readonly class Shed
         $seasons = Season::query()->where('user_id', $user->id)->pluck('name', 'id');
         /** @var list<Purchase> $bought */
         $bought = Purchase::query()->join('seasons', 'seasons.id', '=', 'purchases.season_id')->where('seasons.user_id', $user->id)
-            ->whereNull('seasons.deleted_at')->whereNotIn('seasons.id', array_column($rolls, 'season_id'))->whereIn('kind', array_column(ThingKind::kept(), 'value'))
+            ->whereNull('seasons.deleted_at')->whereNotIn('seasons.id', array_column($rolls, 'season_id'))
+            ->whereIn('kind', array_column(ThingKind::kept(), 'value'))
             ->orderBy('purchases.name')->get(['purchases.*'])->values()->all();
         $last = array_values(array_filter($rolls, fn (Roll $roll): bool => isset($seasons[$roll->made_id])))[0] ?? null;
         $shown = fn (bool $gone): array => array_map(

@@ -22,7 +22,7 @@ final readonly class FirstPacks
         $document = json_decode((string) json_encode($draft->document, JSON_PRESERVE_ZERO_FRACTION));
         $season = $document instanceof stdClass ? (new SeasonReader())->readDocument($document) : null;
         $setup = $season?->setups[0] ?? null;
-        if ($season === null || $setup === null) {
+        if ($season === null || $setup === null || $season->crops === []) {
             return [];
         }
         $now = (new SeasonCosting($season))->setup($setup);

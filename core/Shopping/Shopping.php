@@ -110,7 +110,9 @@ final readonly class Shopping
             case ThingKind::Seed:
                 $lot = $index->lots[$id];
 
-                return [$name, $books->seed->pools[$id]->need ?? null, $lot->packetsOwned * ($lot->seedsPerPacket ?? 0), (float) $lot->seedsPerPacket, $kind->unit()];
+                $need = $books->seed->pools[$id]->need ?? null;
+
+                return [$name, $need, $lot->packetsOwned * ($lot->seedsPerPacket ?? 0), (float) $lot->seedsPerPacket, $kind->unit()];
             case ThingKind::Supply:
                 $supply = $index->supplies[$id];
 

@@ -192,7 +192,8 @@ final readonly class Jobs
         $jobs = [];
         foreach ($sites as $id => $n) {
             $trays = array_values($codes[$id]);
-            $jobs[] = new Job((string) JobId::shared(TaskKind::Fill, $tasks[0]->date, (string) $id), $tasks[0]->date, $tasks[0]->date, JobGroup::Wet, TaskKind::Fill, null, $crops[$id],
+            $day = $tasks[0]->date;
+            $jobs[] = new Job((string) JobId::shared(TaskKind::Fill, $day, (string) $id), $day, $day, JobGroup::Wet, TaskKind::Fill, null, $crops[$id],
                 "Fill {$n} ".($names[$id] === 'cells' ? 'cells' : "× {$names[$id]}").': tray'.(count($trays) > 1 ? 's ' : ' ').Session::list($trays));
         }
 

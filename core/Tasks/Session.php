@@ -201,7 +201,9 @@ final readonly class Session
         };
         $one = count($crops) === 1;
 
-        return new Job($one ? $first->id : (string) JobId::shared($first->kind, $first->date), $first->date, Day::parse($first->date)->plus($days)->format(), $group,
+        $id = $one ? $first->id : (string) JobId::shared($first->kind, $first->date);
+
+        return new Job($id, $first->date, Day::parse($first->date)->plus($days)->format(), $group,
             $first->kind, $one ? $crops[0] : null, $crops, $words, $detail, minutes: $minutes, cautions: $cautions);
     }
 

@@ -251,7 +251,8 @@ final class Trays
                 $plan->crop->id, $run->index, $tray->id.$row.($last > $row ? "–{$last}" : ''), $row, $rows, $sites,
                 $run->index === 0 ? $plan->method->seedsPerSite : $run->stage->stage->plantsPerSite,
                 Day::ofNumber($run->stage->start)->format(), Day::ofNumber($run->end)->format(), $filled,
-                $places["{$plan->crop->id}|{$run->index}"] > 1, $facts->up, $plants, $countOf, $isThick ? 'seeds' : 'sites', $countOf * ($run->index === 0 ? $plan->sowing->q : 1.0), $plan->lot->packetPrice <= 0.0,
+                $places["{$plan->crop->id}|{$run->index}"] > 1, $facts->up, $plants, $countOf, $isThick ? 'seeds' : 'sites',
+                $countOf * ($run->index === 0 ? $plan->sowing->q : 1.0), $plan->lot->packetPrice <= 0.0,
                 $left,
             );
         }

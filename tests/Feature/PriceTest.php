@@ -137,7 +137,8 @@ it('offers the pack of the book that comes to least for what is needed', functio
     expect($offers)->toHaveCount(1)->and($offers[0]['price'])->toEqual($packs[$best][0])
         ->and($offers[0]['also'][0]['path'])->toBe(['supplies', 'starter', 'pack_amount'])
         ->and($offers[0]['cash'])->toBeNear(min($costs) - $item['packs'] * $item['price'], 1e-6);
-    $changes = array_map(fn (array $one): array => $one + ['from' => null], [...$offers[0]['also'], ['path' => $offers[0]['path'], 'to' => $offers[0]['price']]]);
+    $edits = [...$offers[0]['also'], ['path' => $offers[0]['path'], 'to' => $offers[0]['price']]];
+    $changes = array_map(fn (array $one): array => $one + ['from' => null], $edits);
     foreach ($changes as $n => $change) {
         $changes[$n]['from'] = collect($season->document->supplies)->firstWhere('id', 'starter')->{$change['path'][2]};
     }

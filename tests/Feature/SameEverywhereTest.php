@@ -35,7 +35,8 @@ function impossible(mixed $answer, string $path = ''): array
 function speaksWithOneVoice(object $test, Season $season, array $kept, string $when): void
 {
     $last = DB::table('log_entries')->where('season_id', $season->id)->max('day') ?? '2027-03-01';
-    [$today, $trays, $log] = [said($test, $season, "/setups/bench/today?day={$last}"), said($test, $season, '/setups/bench/trays'), said($test, $season, '/log')];
+    $today = said($test, $season, "/setups/bench/today?day={$last}");
+    [$trays, $log] = [said($test, $season, '/setups/bench/trays'), said($test, $season, '/log')];
     expect([...impossible($today), ...impossible($trays)])->toBe([], $when);
     $facts = $trays['facts'][LIVED] ?? null;
     // The log, as it is answered and as a table, holds what was taken, and the second account of it says what Trays says.

@@ -95,7 +95,7 @@ final class CropController
                 throw ValidationException::withMessages(['species' => $e->getMessage()]);
             }
 
-            return [...$draft->edits(), ...($isFirst && $draft->rows('crops') !== [] ? FirstPacks::of($draft) : [])];
+            return [...$draft->edits(), ...($isFirst ? FirstPacks::of($draft) : [])];
         });
 
         return $this->state->answer($kept, $input['setup'] ?? null, [

@@ -6,7 +6,7 @@ import { EditText } from '../../edit/EditText';
 import { useStore } from '../../season/SeasonContext';
 import { useCatalogue } from '../../season/useCatalogue';
 import { money, moneySign } from '../../words/money';
-import { percent } from '../../words/sowing';
+import { percent, plural } from '../../words/sowing';
 import type { PanelProps } from './CropPanel';
 import { parseMaybePercent, parseTest, type HomeTest } from './parse';
 import s from './growlist.module.css';
@@ -45,10 +45,11 @@ export function PacketPart({
         }),
       ),
     );
+  const tested = lot.test ? ' and by your test' : '';
   const fresh =
     line.age === 0
       ? `Fresh: ${line.alive_of_hundred} % germination`
-      : `Fresh ${line.fresh_of_hundred} % germination; at ${line.age} ${line.age === 1 ? 'year' : 'years'}${lot.test ? ' and by your test' : ''} it is ${line.alive_of_hundred}`;
+      : `Fresh ${line.fresh_of_hundred} % germination; at ${line.age} ${plural(line.age, 'year')}${tested} it is ${line.alive_of_hundred}`;
   return (
     <section aria-label="The packet">
       <h3>The packet</h3>
