@@ -183,7 +183,7 @@ it('has no serious accessibility finding on any other page, in both themes, on a
     usleep(400_000);
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
 })
-    ->with(['/seasons', '/account', '/sign-in', '/forgotten', '/cautions', '/mailbox', '/api/docs'])
+    ->with(['/seasons', '/account', '/sign-in', '/forgotten', '/cautions', '/words', '/mailbox', '/api/docs'])
     ->with([1280, 390]);
 
 it('says on the first visit that the season is made up and what to look at, and afterwards beside its name', function () {

@@ -29,6 +29,7 @@ const screens = {
   ledger: () => import('../screens/ledger/LedgerScreen').then((module) => ({ default: module.LedgerScreen })),
   prices: () => import('../screens/prices/PricesScreen').then((module) => ({ default: module.PricesScreen })),
   shed: () => import('../screens/shed/ShedScreen').then((module) => ({ default: module.ShedScreen })),
+  glossary: () => import('../screens/glossary/GlossaryScreen').then((module) => ({ default: module.GlossaryScreen })),
   cautions: () => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
 };
 const SeasonsScreen = lazy(screens.seasons);
@@ -46,6 +47,7 @@ const AdviceScreen = lazy(screens.advice);
 const LedgerScreen = lazy(screens.ledger);
 const PricesScreen = lazy(screens.prices);
 const ShedScreen = lazy(screens.shed);
+const GlossaryScreen = lazy(screens.glossary);
 const CautionsScreen = lazy(screens.cautions);
 const account = () => import('../screens/account/AccountScreens');
 const AccountScreen = lazy(() => account().then((module) => ({ default: module.AccountScreen })));
@@ -103,6 +105,7 @@ export function App() {
                 <Route path="/prices" element={<PricesScreen />} />
                 <Route path="/shed" element={<ShedScreen />} />
                 <Route path="/cautions" element={<CautionsScreen />} />
+                <Route path="/words" element={<GlossaryScreen />} />
                 <Route path="/account" element={<AccountScreen />} />
                 <Route path="/sign-in" element={<SignInScreen />} />
                 <Route path="/forgotten" element={<ForgottenScreen />} />
@@ -148,6 +151,7 @@ const TITLES: Record<string, string> = {
   '/shed': 'The shed',
   '/prices': 'Your prices',
   '/cautions': 'Safety',
+  '/words': 'What the words mean',
   '/account': 'Your garden',
   '/sign-in': 'Sign in',
 };

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { Compared, Season } from '../../api/types';
 import { useStore } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
+import { Help } from '../../words/Help';
 import { money, range } from '../../words/money';
 import { count, odds, plural, upper } from '../../words/sowing';
 import { lackWords } from './lacks';
@@ -103,7 +104,10 @@ function Figures({ advice, currency }: { advice: Advice; currency: string }) {
   return (
     <dl className={s.cards} data-part="answer-figures">
       <div>
-        <dt>Cost per finished seedling</dt>
+        <dt>
+          Cost per finished seedling
+          <Help term="finished" />
+        </dt>
         <dd>{coin(advice.per_finished)}</dd>
         {advice.per_finished_low !== null && advice.per_finished_high !== null && (
           <dd className={s.cardNote}>most seasons {range(advice.per_finished_low, advice.per_finished_high, currency)}</dd>
@@ -111,7 +115,10 @@ function Figures({ advice, currency }: { advice: Advice; currency: string }) {
       </div>
       {advice.same !== null && advice.nursery !== null && (
         <div>
-          <dt>The same plants, each</dt>
+          <dt>
+            The same plants, each
+            <Help term="same" />
+          </dt>
           <dd>
             {coin(advice.same)} <span className={s.cardNote}>grown</span>
           </dd>
@@ -122,7 +129,10 @@ function Figures({ advice, currency }: { advice: Advice; currency: string }) {
       )}
       {advice.saves !== null && (
         <div>
-          <dt>{advice.saves < 0 ? 'You pay more this season' : 'You save this season'}</dt>
+          <dt>
+            {advice.saves < 0 ? 'You pay more this season' : 'You save this season'}
+            <Help term="save" />
+          </dt>
           <dd>{money(Math.abs(advice.saves), currency)}</dd>
           {advice.p_keep !== null && <dd className={s.cardNote}>{odds(advice.p_keep)} chance to save</dd>}
         </div>

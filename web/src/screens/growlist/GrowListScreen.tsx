@@ -13,6 +13,7 @@ import { GrowLine } from './GrowLine';
 import { ManyBar } from './ManyBar';
 import { SeasonFacts } from './SeasonFacts';
 import { ORDERS, sortLines, type Order, type ShownLine } from './order';
+import { Help } from '../../words/Help';
 import s from './growlist.module.css';
 import { LOCALE } from '../../words/region';
 
@@ -142,9 +143,18 @@ function List({ shown }: { shown: OnScreen }) {
               <th scope="col">Wanted</th>
               <th scope="col">Packet</th>
               <th scope="col">How much to sow</th>
-              <th scope="col">Chance</th>
-              <th scope="col">Cost each</th>
-              <th scope="col">Verdict</th>
+              <th scope="col">
+                Chance
+                <Help term="chance" />
+              </th>
+              <th scope="col">
+                Cost each
+                <Help term="finished" />
+              </th>
+              <th scope="col">
+                Verdict
+                <Help term="verdict" />
+              </th>
               <th>
                 <span className="hidden">More</span>
               </th>
