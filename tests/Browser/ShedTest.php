@@ -8,7 +8,7 @@ it('puts seed into the shed, tests it, throws it out and has it back', function 
     $this->visit('/shed', $width, 844);
     $this->find('[data-part="add-shed"]');
     $this->press('Put it in');
-    expect($this->text('[data-part="add-shed"] [role="alert"]'))->toContain('what it is');
+    expect($this->text('[data-part="add-shed"] [role="alert"]'))->toContain('Type a name');
     $this->find('input[name="shed-name"]')->sendKeys('Old Leek');
     $this->find('input[name="shed-amount"]')->sendKeys('60');
     $this->type('shed-year', '2024');

@@ -8,6 +8,7 @@ use Tests\Browser\May;
 
 it('writes down a sowing day of twelve varieties on a phone in thirty taps and without typing', function () {
     $this->openScreen('today', 390, 844);
+    $this->find('h1');
     $path = '/seasons/'.$this->seasonId();
     $season = $this->api("/api{$path}")['season'];
     $this->elsewhere('PATCH', ['label' => 'one day', 'changes' => [
@@ -16,7 +17,8 @@ it('writes down a sowing day of twelve varieties on a phone in thirty taps and w
         ['path' => ['setups', 'bench', 'overrides', 'autumn-bib'], 'from' => 'direct', 'to' => 'cells-out'],
     ]]);
     $this->visit("{$path}/today?day=2027-04-08", 390, 844);
-    $this->find('[data-part="group-sow"]');
+    // What was known of the day before it was planned anew is shown first.
+    $this->find('[data-part="group-wet"] [data-action="done"]');
     for ($taps = 0; $taps < 30; $taps++) {
         $open = $this->browser->findElements(WebDriverBy::cssSelector(
             '[data-part="group-wet"] [data-action="done"], [data-part="group-sow"] [data-action="done"]',
