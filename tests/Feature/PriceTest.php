@@ -128,7 +128,7 @@ it('offers the pack of the book that comes to least for what is needed', functio
     $missing = $item['need'] - $item['in_stock'];
     // By hand: whole packs of each, in quarts of 0.946352946 L.
     $cost = fn (float $price, int $quarts): float => ceil($missing / ($quarts * 0.946352946) - 1e-9) * $price;
-    $packs = [[1.4, 4], [2.6, 8], [21.0, 64]];
+    $packs = [[0.3, 1], [2.6, 8], [21.0, 64]];
     array_map(fn (array $pack) => $see(...$pack), $packs);
     $costs = array_map(fn (array $pack): float => $cost(...$pack), $packs);
     $best = array_search(min($costs), $costs, true);

@@ -52,6 +52,10 @@ function speaksWithOneVoice(object $test, Season $season, array $kept, string $w
         $runs = array_filter(array_merge(...array_column($trays['trays'], 'runs')), fn (array $run): bool => $run['crop'] === LIVED && $run['plants'] !== null);
         expect(array_sum(array_column($runs, 'plants')))->toBeLessThanOrEqual($facts['alive'] ?? 0, $when);
     }
+    // Nothing stands where it is still to be moved to.
+    foreach (array_merge(...array_column($trays['trays'], 'runs')) as $run) {
+        $run['crop'] !== LIVED || $run['stage'] === 0 || $run['filled'] || $run['left'] ?: expect($run['plants'])->toBeNull($when);
+    }
     // Today asks for no more than are there, and of nothing once none are.
     foreach (['copper-kettle-plant_out', 'copper-kettle-stage-1', 'copper-kettle-stage-2'] as $id) {
         $job = $jobs[$id] ?? null;
@@ -102,7 +106,7 @@ it('says the same of a crop on every screen, after every step of a life', functi
         $waited = $n % 2 === 1;
         $sent = [...$entry, 'crop' => LIVED] + ($waited ? ['waited' => true] : []);
         isset($sent['job']) && $sent['job'] = str_replace('crop-', LIVED.'-', $sent['job']);
-        $entry['kind'] === 'lost' && $sent['cause'] = 'slug';
+        $entry['kind'] === 'lost' && $sent['cause'] = 'gnats';
         $refused = $this->postJson("/api/seasons/{$season->id}/log", ['entries' => [$sent]])->assertOk()->json('refused');
         // A lost answer: the same once more.
         expect($this->postJson("/api/seasons/{$season->id}/log", ['entries' => [$sent]])->assertOk()->json('refused'))->toBe($refused);
@@ -113,6 +117,11 @@ it('says the same of a crop on every screen, after every step of a life', functi
         speaksWithOneVoice($this, $season, $kept, "life {$seed}, step {$n} ({$entry['kind']})");
     }
     expect(count($kept) + $refusals)->toBe(count($entries));
+    // A phone that was away says that more were lost than there are.
+    $kept[] = $last = ['id' => 'life-the-last', 'on' => '2027-06-20', 'at' => '2027-07-02T00:00:00Z', 'kind' => 'lost', 'crop' => LIVED, 'count' => 999,
+        'cause' => 'gnats', 'waited' => true];
+    $this->postJson("/api/seasons/{$season->id}/log", ['entries' => [$last]])->assertOk()->assertExactJson(['refused' => []]);
+    speaksWithOneVoice($this, $season, $kept, "life {$seed}, more lost than there are");
 })->with([3, 8, 21, 34]);
 
 it('has one account of what is bought, paid and left', function () {
