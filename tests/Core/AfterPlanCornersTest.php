@@ -77,10 +77,12 @@ it('has what was bought, of every kind, and owns nothing that was not', function
     $each = match ($kind) {
         ThingKind::Supply => $row->usablePerPack(), ThingKind::Container => $row->unitsPerPack, default => 1,
     };
-    $after = BoughtSeason::of($season, [new Purchase('p', $kind->value, $row->id, 'x', 2, 7.5, '2027-03-01', '', '')]);
+    $packs = $kind->isEquipment() ? 1 : 2;
+    $after = BoughtSeason::of($season, [new Purchase('p', $kind->value, $row->id, 'x', $packs, 7.5, '2027-03-01', '', '')]);
     $expected = $stock($season);
     $expected[$row->id] = $kind->isEquipment() ? true : $expected[$row->id] + 2 * $each;
-    expect($stock($after->season))->toEqual($expected)->and($after->paid)->toBe(7.5);
+    expect($stock($after->season))->toEqual($expected)->and($after->paid)->toBe(7.5)
+        ->and($stock(BoughtSeason::of($season, [])->season))->toEqual($stock($season));
 })->with(ThingKind::kept());
 
 it('keeps the jobs of what was sown where the rules would give none', function () {
