@@ -16,8 +16,8 @@ use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Season\ThingKind;
+use JollyPenny\Core\Shopping\PackOffer;
 use JollyPenny\Core\Shopping\Shopping;
-use JollyPenny\Core\Units\Ceiling;
 use JollyPenny\Core\Units\Measure;
 use stdClass;
 
@@ -30,11 +30,6 @@ final readonly class PriceBook
     private const SHOWN = 200;
 
     private const HISTORY = 24;
-
-    private const SAME = 1e-6;
-
-    /** Packs are printed in rounded numbers: "8 qt (7.6 L)". */
-    private const ROUNDED = 0.01;
 
     /** How shops spell units, and the unit. */
     private const SPELLED = [
@@ -122,55 +117,30 @@ final readonly class PriceBook
                 $name = Cell::text($row->{$kind->nameKey()} ?? '');
                 $now = (float) ($row->{$key} ?? 0);
                 $holds = $holdsKey === null ? null : (float) ($row->{$holdsKey} ?? 0);
-                $found = self::best($newest[SpeciesNames::plain($name)] ?? [], $now, $holds,
-                    ($needs["{$kind->value} ".Cell::text($row->id)] ?? 0.0) / (float) ($row->expansion ?? 1));
+                $need = $needs["{$kind->value} ".Cell::text($row->id)] ?? 0.0;
+                // A bale is bought as it is pressed, and needed as it is used.
+                $found = PackOffer::best($newest[SpeciesNames::plain($name)] ?? [], $now, $holds, $need / (float) ($row->expansion ?? 1));
                 if ($found === null) {
                     continue;
                 }
-                $isOther = $holds !== null && $found['holds'] !== null && ! self::isAsMuch($found['holds'], $holds);
                 $path = fn (string $at): array => [$list, Cell::text($row->id), $at];
-                $amount = $kind === ThingKind::Supply ? (float) $found['holds'] : (int) round((float) $found['holds']);
-                $also = $isOther ? [['path' => $path((string) $holdsKey), 'to' => $amount]] : [];
-                $with = $this->with($kept, [...$also, ['path' => $path($key), 'to' => $found['price']]], $setup);
-                $offers[] = ['path' => $path($key), 'name' => $name, 'now' => $now, 'price' => $found['price'], 'shop' => $found['shop'],
-                    'on' => $found['on'], 'cost' => $with->cost - $result->cost, 'cash' => $with->cash_now - $result->cash_now, 'also' => $also];
+                $amount = $kind === ThingKind::Supply ? (float) $found->holds : (int) round((float) $found->holds);
+                $also = ! $found->isPackOf($holds) ? [['path' => $path((string) $holdsKey), 'to' => $amount]] : [];
+                $with = $this->with($kept, [...$also, ['path' => $path($key), 'to' => $found->price]], $setup);
+                $offers[] = ['path' => $path($key), 'name' => $name, 'now' => $now, 'price' => $found->price, 'shop' => $found->shop,
+                    'on' => $found->on, 'cost' => $with->cost - $result->cost, 'cash' => $with->cash_now - $result->cash_now, 'also' => $also];
             }
         }
 
         return $offers;
     }
 
-    /**
-     * The line of the book to offer: the newest price of the same pack where that is another price, or another pack that comes to less
-     * for what is needed.
-     *
-     * @param  list<array{price: float, holds: ?float, shop: string, on: string}>  $lines  the newest of each pack, the newest first
-     * @param  ?float  $holds  of the season's pack
-     * @param  float  $need  in the same unit
-     * @return ?array{price: float, holds: ?float, shop: string, on: string}
-     */
-    private static function best(array $lines, float $now, ?float $holds, float $need): ?array
-    {
-        $isSame = fn (array $line): bool => $holds === null || $line['holds'] === null || self::isAsMuch($line['holds'], $holds);
-        $same = array_values(array_filter($lines, $isSame))[0] ?? null;
-        $best = $same;
-        $cost = fn (float $price, ?float $each): float => $each === null || $each <= 0.0 ? INF : Ceiling::of($need / $each) * $price;
-        $least = $cost($same['price'] ?? $now, $holds);
-        foreach ($lines as $line) {
-            if (! $isSame($line) && $need > 0.0 && $cost($line['price'], $line['holds']) < $least - self::SAME) {
-                [$best, $least] = [$line, $cost($line['price'], $line['holds'])];
-            }
-        }
-
-        return $best !== null && $isSame($best) && abs($best['price'] - $now) < self::SAME ? null : $best;
-    }
-
-    /** @return array<string, list<array{price: float, holds: ?float, shop: string, on: string}>> newest of each pack, by name, however it was spelled */
+    /** @return array<string, list<PackOffer>> newest of each pack, the newest first, by name, however it was spelled */
     private function newest(User $user, string $currency): array
     {
         $lines = [];
         $see = function (string $name, float $price, ?float $holds, string $shop, string $on) use (&$lines): void {
-            $lines[SpeciesNames::plain($name)][] = ['price' => $price, 'holds' => $holds, 'shop' => $shop, 'on' => $on];
+            $lines[SpeciesNames::plain($name)][] = new PackOffer($price, $holds, $shop, $on);
         };
         $all = Price::query()->where('user_id', $user->id)->where('currency', $currency)
             ->selectRaw('DISTINCT ON (lower(name), holds, lower(unit)) *')->orderByRaw('lower(name), holds, lower(unit), seen_on DESC, id DESC');
@@ -186,7 +156,7 @@ final readonly class PriceBook
         // Of one day, what was paid is surer than what was seen.
         foreach ($lines as &$some) {
             $some = array_reverse($some);
-            usort($some, fn (array $a, array $b): int => $b['on'] <=> $a['on']);
+            usort($some, fn (PackOffer $a, PackOffer $b): int => $b->on <=> $a->on);
         }
 
         return $lines;
@@ -199,11 +169,6 @@ final readonly class PriceBook
         $known = Measure::tryFrom((string) preg_replace(array_keys(self::SPELLED), self::SPELLED, $plain));
 
         return $known === null ? $holds : $known->toCore($holds);
-    }
-
-    private static function isAsMuch(float $one, float $other): bool
-    {
-        return abs($one - $other) <= max(self::SAME, self::ROUNDED * $other);
     }
 
     /** @param  list<array{path: non-empty-list<string>, to: float|int}>  $edits */

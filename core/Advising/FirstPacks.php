@@ -10,8 +10,10 @@ use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use stdClass;
 
-/** The packs a new season plans with: of each supply the size that asks least at the checkout for the first list and makes no plant dearer, as far
- * as its price is still ours. */
+/**
+ * The packs a new season plans with. Of each supply whose price is still the catalogue's: the size that costs least at the checkout for the
+ * first list, and makes no plant dearer.
+ */
 final readonly class FirstPacks
 {
     private const SAME = 1e-9;
@@ -25,9 +27,10 @@ final readonly class FirstPacks
         if ($season === null || $setup === null || $season->crops === []) {
             return [];
         }
-        $now = (new SeasonCosting($season))->setup($setup);
+        $costing = new SeasonCosting($season);
+        $now = $costing->setup($setup);
         $edits = $least = [];
-        foreach ((new PackChanges((new SeasonCosting($season))->books($setup)))->all() as $change) {
+        foreach ((new PackChanges($costing->books($setup)))->all() as $change) {
             if ($change->kind !== 'pack') {
                 continue;
             }

@@ -482,7 +482,7 @@ return [
         '$up = min($up, $of = max(1, $of ?? $plan->sowing->units));', 'tests/Feature/SameEverywhereTest.php'],
     ['two-one-2 is taken for two-one', 'core/Tasks/JobId.php', '$this->crop === $crop && ', 'str_starts_with((string) $this->crop, $crop) && ', 'tests/Core/JobIdTest.php'],
     ['the day of a look is part of its crop', 'core/Tasks/JobId.php', "if (preg_match('/^(.+)-look-(\\d{4}-\\d{2}-\\d{2})$/'", "if (preg_match('/^(.+)-looks-(\\d{4}-\\d{2}-\\d{2})$/'", 'tests/Core/JobIdTest.php'],
-    ['the dearest pack of the book', 'app/Prices/PriceBook.php', '$cost($line[\'price\'], $line[\'holds\']) < $least - self::SAME', '$cost($line[\'price\'], $line[\'holds\']) > $least', 'tests/Feature/PriceTest.php'],
+    ['the dearest pack of the book', 'core/Shopping/PackOffer.php', '$cost < $least - self::SAME', '$cost > $least', 'tests/Feature/PriceTest.php'],
     ['another pack keeps its size', 'app/Prices/PriceBook.php', '$this->with($kept, [...$also, ', '$this->with($kept, [', 'tests/Feature/PriceTest.php'],
     ['the oldest seed is offered', 'app/Shed/Shed.php', 'krsort($byYear);', 'ksort($byYear);', 'tests/Feature/ShedTest.php'],
     ['old seed in place of one\'s own', 'app/Shed/Shed.php', '&& $isSeed && $now < self::SAME', '&& $isSeed', 'tests/Feature/ShedTest.php'],
