@@ -30,7 +30,9 @@ function entryOf(string $kind, string $on, array $facts = []): LogEntry
     static $n = 0;
     $n++;
 
-    return (new RowReader())->read(LogEntry::class, (object) ($facts + ['id' => sprintf('corner-%04d', $n), 'on' => $on, 'at' => "{$on}T08:00:00Z", 'kind' => $kind]));
+    $entry = $facts + ['id' => sprintf('corner-%04d', $n), 'on' => $on, 'at' => "{$on}T08:00:00Z", 'kind' => $kind];
+
+    return (new RowReader())->read(LogEntry::class, (object) $entry);
 }
 
 /** @return array{Season, SeasonCosting} */
@@ -89,7 +91,8 @@ it('keeps the jobs of what was sown where the rules would give none', function (
     // Sown in November nothing would come up within 120 days; sown it was, all the same.
     $file = Seasons::small();
     $file['places'][1]['temp_c'] = [-5, -4, 6, 14, 18, 20, 22, 21, 17, 12, 5, 0];
-    $file['methods'][0]['stages'] = [['name' => 'In the yard', 'place' => 'yard', 'container' => 'cell', 'mix' => 'starter', 'days' => 'emergence', 'extra_days' => 20,
+    $file['methods'][0]['stages'] = [['name' => 'In the yard', 'place' => 'yard', 'container' => 'cell', 'mix' => 'starter',
+        'days' => 'emergence', 'extra_days' => 20,
         'survival' => 0.9]];
     [$season, $costing] = smallSeason($file);
     $setup = $season->setups[0];
@@ -125,7 +128,8 @@ it('lets one sow again until two weeks after the plan, and shows none, half, eno
 });
 
 it('names a few, and says how many more there are', function () {
-    expect(Session::list(['A']))->toBe('A')->and(Session::list(['A', 'B']))->toBe('A and B')->and(Session::list(['A', 'B', 'C', 'D', 'E']))->toBe('A, B, C, D and E')
+    expect(Session::list(['A']))->toBe('A')->and(Session::list(['A', 'B']))->toBe('A and B')
+        ->and(Session::list(['A', 'B', 'C', 'D', 'E']))->toBe('A, B, C, D and E')
         ->and(Session::list(['A', 'B', 'C', 'D', 'E', 'F']))->toBe('A, B, C, D and 2 more');
 });
 

@@ -103,7 +103,7 @@ export async function keepKnown(queries: QueryClient): Promise<void> {
     changed.set(nameOf(query.queryKey), query);
     timer ??= window.setTimeout(write, WAIT_MS);
   };
-  // What came while the device was still being read is kept too.
+  // Answers that arrived while the store was still being read are kept too.
   queries
     .getQueryCache()
     .findAll({ predicate: ({ state }) => state.status === 'success' && state.dataUpdatedAt >= started })

@@ -21,7 +21,7 @@ export interface Waiting {
   /** The order in which it was written. */
   n: number;
   season: number;
-  /** What was written by one press has the same number. */
+  /** Entries written by one press have the same number. */
   gesture?: number;
   entry?: LogEntry;
   photo?: NewPhoto & { id: string };
@@ -82,14 +82,14 @@ async function drop(items: Waiting[]): Promise<void> {
   channel?.postMessage('sent');
 }
 
-/** Those that the server answered badly with others: sent by themselves, to find the one it is about. */
+/** Entries of a batch that the server refused or failed on. They are sent one by one, to find the one that is wrong. */
 const alone = new Set<number>();
-/** What waits because the server failed on an entry of it: until when, and how often it failed. */
+/** Crops and gestures on hold after the server failed on one of their entries: until when, and after how many failures. */
 const held = new Map<string, { until: number; times: number }>();
 
 const isOpen = ({ why, sent }: Waiting): boolean => why === undefined && sent !== true;
 
-/** What has to stay in order: the entries of a crop, or of what several crops share. */
+/** Entries of one lane keep their order: those of a crop, or of a job that several crops share. */
 function laneOf({ season, entry, photo }: Waiting): string {
   const corrected = entry?.corrects == null ? undefined : waiting.find((one) => one.entry?.id === entry.corrects);
   if (corrected !== undefined) return laneOf(corrected);
@@ -109,7 +109,7 @@ function hold(one: Waiting): void {
   }
 }
 
-/** The first that can go, with those after it that go along. */
+/** The first entry the server has not acknowledged, with those that can share its request. */
 function batch(): Waiting[] {
   const open = waiting.filter((one) => isOpen(one) && !isHeld(one));
   const first = open[0];

@@ -29,8 +29,8 @@ export function MadeUp() {
   return (
     <aside className={s.madeUp} aria-label="An example season" data-part="made-up">
       <p>
-        <b>This season is made up.</b> Look around in it and change what you like: everything can be undone. Each stack below
-        shows what one plant costs, coin by coin. Press any dotted figure to change it or see how it is worked out.{' '}
+        <b>This season is made up.</b> Look around in it and change what you like: everything can be undone. On Compare, each
+        stack shows what one plant costs. Press any dotted figure to change it or see how it is worked out.{' '}
         <Link to="/seasons">Begin your own season</Link>{' '}
         <button type="button" className="plain" data-action="seen" onClick={done}>
           Close

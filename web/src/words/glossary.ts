@@ -22,7 +22,7 @@ export const GLOSSARY = {
   ],
   verdict: [
     'Verdict',
-    'Grow a crop or buy it, by which costs less. “Grow with the rest” means: worth growing only because the lights are on anyway.',
+    'Whether to grow a crop or to buy it: whichever costs less. “Grow with the rest” means: worth growing only because the lights are on anyway.',
   ],
   germination: [
     'Germination',

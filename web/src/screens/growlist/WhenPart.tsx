@@ -173,7 +173,7 @@ function Rounds({ crop, setup }: { crop: string; setup: string }) {
       .then(() => setAdded(many))
       .catch((error: unknown) => setWhy(words(error)));
   };
-  // Pressed again it would add as many once more: it asks for another number first.
+  // A second press would add the same rounds again, so a number has to change first.
   const change = (set: (typed: string) => void) => (event: { target: { value: string } }) => {
     setAdded(0);
     set(event.target.value);

@@ -12,7 +12,7 @@ const LEAST = 0.05;
 export function RoomPart({ shown }: { shown: OnScreen }) {
   const { season } = shown;
   return (
-    <WorkPart shown={shown} kind="room" title="Would another light pay? When to plant out" ask="Work out both">
+    <WorkPart shown={shown} kind="room" title="Would another light pay? When to plant out" ask="Work it out">
       {(work, again) => (
         <>
           {(work.room?.lamps ?? []).map((lamp) => (

@@ -2,7 +2,7 @@ import type { LitWorth, Season } from '../../api/types';
 import { varietyOf } from '../../season/site';
 import { money } from '../../words/money';
 
-/** What a lit flat earns in a week, by crop. */
+/** What a lit flat earns per week, by crop. */
 export function WorthPart({ season, worth }: { season: Season; worth: LitWorth[] }) {
   if (worth.length === 0) return null;
   const out = worth.find((one) => one.first_out);
