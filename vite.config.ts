@@ -2,6 +2,7 @@ import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { antdStyles } from './antd-styles';
 
 /** Each build is told from every other: what a device kept of another may have another shape. */
 const build = Date.now().toString(36);
@@ -11,6 +12,7 @@ export default defineConfig({
   plugins: [
     laravel({ input: 'web/src/main.tsx', refresh: false }),
     react(),
+    antdStyles(),
     VitePWA({
       strategies: 'injectManifest',
       srcDir: 'web/src/worker',

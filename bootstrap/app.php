@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\ClockSetBack;
 use App\Http\Middleware\ContentSecurityPolicy;
 use App\Http\Middleware\GardenAtOnce;
 use App\Http\Middleware\NoCookieOnRefusal;
@@ -35,7 +36,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->trustHosts(at: fn (): array => TrustedHosts::patterns(), subdomains: false);
         $middleware->trustProxies(at: explode(',', (string) env('TRUSTED_PROXIES', '')));
-        $middleware->prepend([ContentSecurityPolicy::class, PlainText::class, SecureTransport::class]);
+        $middleware->prepend([ContentSecurityPolicy::class, PlainText::class, SecureTransport::class, ClockSetBack::class]);
         $middleware->web(
             prepend: [NoCookieOnRefusal::class],
             append: [SamePassword::class, GardenAtOnce::class],

@@ -24,11 +24,11 @@ final readonly class Tries
     public static function count(array $limits, string $words, int $seconds = 60): void
     {
         foreach ($limits as $key => $most) {
-            $until = time() + $seconds;
+            $until = now()->getTimestamp() + $seconds;
             Cache::add(self::until($key), $until, $seconds);
             Cache::add(self::made($key), 0, $seconds);
             if (Cache::increment(self::made($key)) > $most) {
-                throw new TooManyRequestsHttpException(max(1, (int) Cache::get(self::until($key), $until) - time()), $words);
+                throw new TooManyRequestsHttpException(max(1, (int) Cache::get(self::until($key), $until) - now()->getTimestamp()), $words);
             }
         }
     }

@@ -56,6 +56,12 @@ install_packages() {
     dpkg-query -W -f='${Status}' "$p" 2>/dev/null | grep -q 'ok installed' || missing+=("$p")
   done
   [ "${#missing[@]}" = 0 ] && return
+  if ! is_root && ! command -v sudo >/dev/null; then
+    printf 'These Debian packages are missing, and only root can install them (there is no sudo here):\n' >&2
+    printf '  %s\n' "${missing[@]}" >&2
+    printf 'Ask whoever looks after this machine to run:\n  apt-get install --no-install-recommends %s\nThen start again.\n' "${missing[*]}" >&2
+    exit 1
+  fi
   echo "Installing from Debian: ${missing[*]}"
   install_missing() { as_root apt-get update && as_root env RUNLEVEL=1 apt-get install -y --no-install-recommends "${missing[@]}"; }
   step "installing Debian packages" "$VAR/log/apt.log" install_missing
@@ -100,7 +106,7 @@ npm_requirements() {
 
 front_end() {
   local print
-  print=$(cd "$ROOT" && { find web -type f -print0 | sort -z | xargs -0 cat; cat package-lock.json vite.config.ts tsconfig.json; } | sha256sum | cut -d' ' -f1)
+  print=$(cd "$ROOT" && { find web -type f -print0 | sort -z | xargs -0 cat; cat package-lock.json antd-styles.ts vite.config.ts tsconfig.json; } | sha256sum | cut -d' ' -f1)
   if [ -f "$ROOT/public/build/manifest.json" ] && [ -f "$ROOT/public/sw.js" ] && stamped web "$print"; then return; fi
   echo "Building the front end"
   step "building the front end" "$VAR/log/build.log" npm --prefix "$ROOT" run build

@@ -2,7 +2,7 @@
 # shellcheck shell=bash
 
 QUIET=(style types core reference feature web)
-ALL=("${QUIET[@]}" browser hostile)
+ALL=("${QUIET[@]}" browser drill hostile)
 # Processes that a part's tests are dealt to; each has a database, and for the browser an application, of its own.
 PROCESSES=2
 
@@ -39,10 +39,10 @@ prepare_parts() {
   if wants feature; then more+=(libreoffice-calc-nogui poppler-utils zbar-tools); fi
   debian_packages "${more[@]}"
   php_requirements
-  if wants style reference feature web browser hostile; then npm_requirements; fi
+  if wants style reference feature web browser drill hostile; then npm_requirements; fi
   if wants feature browser hostile; then start_postgres; fi
   # Pages name the files of the built front end.
-  if wants feature browser hostile; then front_end; fi
+  if wants feature browser drill hostile; then front_end; fi
   if wants feature; then test_database feature 8117; test_database feature2 8117; fi
   if wants browser hostile; then
     serve_for_tests test 8117; export JOLLY_URL=http://127.0.0.1:$PORT
@@ -101,6 +101,7 @@ run_part() {
     web) web_checks ;;
     core | reference | feature) pest "$part" "${dealt[@]}" ;;
     browser) for_the_web; in_the_browser ;;
+    drill) pest drill ;;
     hostile) for_the_web; pest hostile ;;
   esac && verdict=passed
   printf '%-10s %-7s %4d s\n' "$part" "$verdict" $((SECONDS - began)) >>"$summary"

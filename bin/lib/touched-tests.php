@@ -21,7 +21,7 @@ $changed = [...lines('git diff --name-only --diff-filter=d '.escapeshellarg($ref
 $tests = lines('git ls-files --cached --others --exclude-standard "tests/*Test.php"');
 $words = $files = [];
 foreach ($changed as $file) {
-    if (preg_match('#^tests/(Core|Reference|Feature|Browser|Hostile)/\w+Test\.php$#', $file) === 1) {
+    if (preg_match('#^tests/(Core|Reference|Feature|Browser|Drill|Hostile)/\w+Test\.php$#', $file) === 1) {
         $files[$file] = true;
     } elseif (preg_match('#^(core|app|tests)/(?:.*/)?(\w+)/(\w+)\.php$#', $file, $match) === 1) {
         [, , $folder, $class] = $match;

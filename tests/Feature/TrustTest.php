@@ -461,3 +461,27 @@ it('counts what lies in the bin among what a garden holds', function () {
         SELECT ?, ?::jsonb, 1, false, now(), now(), now() FROM generate_series(1, 600)', [$user->id, $document]);
     expect($this->actingAs($user)->postJson("/api/seasons/{$season->id}/copy")->assertStatus(422)->json('detail'))->toContain('deleted ones');
 });
+
+it('lets nobody wait until a clock that was set back is there again', function (string $back) {
+    account('fern@example.org');
+    $try = fn () => $this->postJson('/api/session', ['email' => 'fern@example.org', 'password' => 'not the secret']);
+    foreach (range(1, 5) as $_) {
+        $try()->assertStatus(422);
+    }
+    $try()->assertStatus(429);
+    $job = ['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => now()->timestamp, 'created_at' => now()->timestamp];
+    $id = DB::table('jobs')->insertGetId($job);
+    // A second to and fro is no jump.
+    $this->travelTo(now()->subSecond());
+    $try()->assertStatus(429);
+    $this->travelTo(now()->sub($back));
+    $try()->assertStatus(422);
+    expect(DB::table('jobs')->find($id)->available_at)->toBe(now()->timestamp);
+})->with(['1 hour', '1 day']);
+
+it('keeps a garden whose clock jumps ahead', function (string $ahead) {
+    $this->get('/')->assertOk();
+    $season = $this->getJson('/api/seasons')->json('seasons.0.id');
+    $this->travelTo(now()->add($ahead));
+    $this->getJson('/api/seasons')->assertOk()->assertJsonPath('seasons.0.id', $season);
+})->with(['1 hour', '1 day']);

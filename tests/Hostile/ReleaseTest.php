@@ -22,3 +22,13 @@ it('serves a release without development packages, which starts by itself', func
     expect($code)->toBe(0, $said);
     Shell::run('rm -rf '.escapeshellarg($release).' "$VAR/checked" "$(storage_of checked)"');
 });
+
+it('lists what is missing where nobody here may install it', function () {
+    [$code, $said] = Shell::run(<<<'BASH'
+        is_root() { false; }
+        bin=$(mktemp -d); for one in dpkg-query grep; do ln -s "$(command -v $one)" "$bin/$one"; done
+        PATH=$bin; install_packages dpkg no-such-package another-that-is-missing
+        BASH);
+    expect($code)->toBe(1)->and($said)->toContain("only root can install them (there is no sudo here):\n  no-such-package\n  another-that-is-missing\n")
+        ->and($said)->toContain('apt-get install --no-install-recommends no-such-package another-that-is-missing');
+});

@@ -1,3 +1,4 @@
+import 'virtual:antd.css';
 import '@fontsource/atkinson-hyperlegible-next/400.css';
 import '@fontsource/atkinson-hyperlegible-next/700.css';
 import '@fontsource/spline-sans-mono/400.css';

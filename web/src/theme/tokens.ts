@@ -59,6 +59,8 @@ const palette = {
 export function themeFor(scheme: Scheme): ThemeConfig {
   const c = palette[scheme];
   return {
+    zeroRuntime: true,
+    hashed: false,
     algorithm: scheme === 'dark' ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
       colorPrimary: c.plant,

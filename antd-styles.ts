@@ -1,0 +1,47 @@
+import { createElement } from 'react';
+import { extractStyle } from '@ant-design/static-style-extract';
+import { ConfigProvider } from 'antd';
+import type { Plugin } from 'vite';
+
+/** What stands in a page of ours; a component that is missing here would have no looks, which `tests/Browser` sees. */
+const COMPONENTS = [
+  'App',
+  'AutoComplete',
+  'Button',
+  'Checkbox',
+  'Drawer',
+  'Dropdown',
+  'Form',
+  'Input',
+  'Menu',
+  'Modal',
+  'Popconfirm',
+  'Popover',
+  'Radio',
+  'Segmented',
+  'Select',
+  'Space',
+  'Tooltip',
+  'message',
+  'notification',
+];
+
+const NAME = 'virtual:antd.css';
+
+/**
+ * Styles of Ant Design as one file made with the build. Made in the browser they took more than half of what a page computes before
+ * it can be read. Colours and sizes are variables, which ConfigProvider sets.
+ */
+export function antdStyles(): Plugin {
+  return {
+    name: 'antd-styles',
+    resolveId: (id) => (id === NAME ? `\0${NAME}` : undefined),
+    load: (id) =>
+      id === `\0${NAME}`
+        ? extractStyle({
+            includes: COMPONENTS,
+            customTheme: (page) => createElement(ConfigProvider, { theme: { hashed: false } }, page),
+          })
+        : undefined,
+  };
+}
