@@ -10,6 +10,7 @@ use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CropController;
 use App\Http\Controllers\DeviceController;
+use App\Http\Controllers\GuessController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\LedgerController;
@@ -64,6 +65,7 @@ Route::prefix('api')
         Route::delete('prices/{price}', [PriceController::class, 'destroy'])->where('price', '[0-9]{1,18}');
         Route::get('seasons', [SeasonController::class, 'index'])->middleware(MayBeOlder::class);
         Route::post('seasons', [SeasonController::class, 'store']);
+        Route::post('list', [CropController::class, 'read']);
         Route::prefix('seasons/{season}')
             ->where(['season' => '[0-9]{1,18}', 'work' => '[0-9]{1,18}'])
             ->group(function (): void {
@@ -86,6 +88,7 @@ Route::prefix('api')
                 Route::get('setups/{setup}/methods/{method}/growth', [MethodController::class, 'growth'])->middleware(MayBeOlder::class);
                 Route::get('setups/{setup}/bench', [BenchController::class, 'bench']);
                 Route::get('setups/{setup}/pots', [BenchController::class, 'pots'])->middleware(MayBeOlder::class);
+                Route::get('setups/{setup}/guesses', GuessController::class);
                 Route::get('setups/{setup}/shopping', [ShoppingController::class, 'show']);
                 Route::get('setups/{setup}/shopping.csv', [ShoppingController::class, 'file'])->middleware(MayBeOlder::class);
                 Route::get('setups/{setup}/leftovers', [ShedController::class, 'leftovers']);

@@ -165,6 +165,21 @@ final class OpenApiFile
                 'unknown' => ['type' => 'boolean', 'description' => 'nothing in the catalogue is it for certain'],
                 'nearest' => $list(self::object(['id' => $text, 'name' => $text])),
             ]),
+            'WrittenList' => self::object(['text' => $text, 'metric' => $flag], ['metric']),
+            'ReadList' => self::object(['lines' => $list(self::object([
+                'text' => ['type' => 'string', 'description' => 'as it was written'],
+                'name' => ['type' => ['string', 'null'], 'description' => 'of the species; null where it is not known for certain'],
+                'variety' => $text,
+                'wanted' => ['type' => ['integer', 'null']],
+                'question' => $maybe,
+                'nearest' => $list($text),
+            ]))]),
+            'Guesses' => self::object(['guesses' => $list(self::object([
+                'path' => $list($text),
+                'name' => $text,
+                'value' => ['type' => ['number', 'null']],
+                'moves' => ['type' => 'number', 'description' => 'money that it may well move what is saved by'],
+            ]))]),
             'Compared' => self::object([
                 'revision' => $whole,
                 'result' => ['$ref' => '#/components/schemas/Result'],
@@ -300,7 +315,7 @@ final class OpenApiFile
                 'archived' => $flag,
             ]),
             'SeasonList' => self::object(['seasons' => $list(['$ref' => '#/components/schemas/SeasonLine'])]),
-            'SeasonMade' => self::object(['id' => $whole]),
+            'SeasonMade' => self::object(['id' => $whole, 'asked' => $list(['$ref' => '#/components/schemas/AskedCrop'])], ['asked']),
             'NewSeason' => self::object(
                 [
                     'from' => ['enum' => ['demo', 'file', 'answers']],
@@ -314,8 +329,9 @@ final class OpenApiFile
                     'currency' => $text,
                     'metric' => $flag,
                     'have' => $list($text),
+                    'list' => ['type' => 'string', 'description' => 'the first grow list, as people write it'],
                 ],
-                ['demo', 'text', 'name', 'last_frost', 'first_frost', 'frostless', 'rate', 'currency', 'metric', 'have'],
+                ['list', 'demo', 'text', 'name', 'last_frost', 'first_frost', 'frostless', 'rate', 'currency', 'metric', 'have'],
             ),
             'Archived' => self::object(['archived' => $flag]),
             'Change' => self::object(['path' => $path, 'from' => $any, 'to' => $any]),

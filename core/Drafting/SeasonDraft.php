@@ -25,6 +25,9 @@ final class SeasonDraft
     /** Which key of a row is a guess of ours, to be put right: `meta.guess`. */
     public const GUESS = 'guess';
 
+    /** Which keys of a row of the catalogue's somebody has said are right: `meta.known`. */
+    public const KNOWN = 'known';
+
     /** Where a species of one's own remembers the relative it was taken to be like: `meta.like`. */
     public const KIN = 'like';
 
@@ -290,7 +293,7 @@ final class SeasonDraft
                             'name' => 'Indoor bench',
                             'temp_c' => 19.5,
                             'flats' => 8,
-                            'meta' => [self::MARK => 'bench'],
+                            'meta' => [self::MARK => 'bench', self::GUESS => 'temp_c'],
                         ],
                         'sill' => [
                             'id' => 'sill',
@@ -298,7 +301,7 @@ final class SeasonDraft
                             'temp_c' => $this->months([16.0, 16.5, 17.5, 18.5, 20.0, 22.0, 24.0, 24.0, 22.0, 19.5, 17.5, 16.5]),
                             'daylight' => $this->months([4.0, 5.5, 7.5, 9.0, 10.0, 10.5, 10.5, 10.0, 9.0, 7.0, 4.5, 3.5]),
                             'flats' => 3,
-                            'meta' => [self::MARK => 'sill'],
+                            'meta' => [self::MARK => 'sill', self::GUESS => 'temp_c'],
                         ],
                         'greenhouse' => [
                             'id' => 'greenhouse',
@@ -306,7 +309,7 @@ final class SeasonDraft
                             'temp_c' => $this->months([4.0, 5.0, 8.0, 12.0, 16.0, 20.0, 23.0, 22.0, 18.0, 13.0, 8.0, 5.0]),
                             'heated' => false,
                             'flats' => 6,
-                            'meta' => [self::MARK => 'greenhouse'],
+                            'meta' => [self::MARK => 'greenhouse', self::GUESS => 'temp_c'],
                         ],
                         'jugs' => $this->jugs(),
                         default => [

@@ -70,10 +70,33 @@ final readonly class Origins
             return ['you', null];
         }
         $key = (string) $path[2];
+        if (in_array($key, (array) (self::meta($row)->{SeasonDraft::KNOWN} ?? []), true)) {
+            return ['you', null];
+        }
 
         return property_exists($known, $key) && self::same($known->{$key}, $row->{$key} ?? null)
             ? ['catalogue', $this->catalogue->source($list, $mark)]
             : ['you', null];
+    }
+
+    /**
+     * Whether nobody has looked at it yet: it is the catalogue's, or of a place whose temperatures were guessed.
+     *
+     * @param  list<string|int>  $path
+     */
+    public function isGuess(array $path): bool
+    {
+        if ($path[0] !== 'places') {
+            return $this->origin($path)[0] === 'catalogue';
+        }
+        $row = array_column(Cell::rows($this->document->places ?? null), null, 'id')[$path[1] ?? ''] ?? null;
+
+        return $row instanceof stdClass && (self::meta($row)->{SeasonDraft::GUESS} ?? null) === ($path[2] ?? '');
+    }
+
+    private static function meta(stdClass $row): stdClass
+    {
+        return ($row->meta ?? null) instanceof stdClass ? $row->meta : new stdClass;
     }
 
     private static function same(mixed $a, mixed $b): bool

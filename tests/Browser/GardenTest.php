@@ -2,15 +2,54 @@
 
 declare(strict_types=1);
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Seasons;
 
-it('begins a season by three questions and costs what is put on its list', function () {
-    $this->visit('/seasons');
-    $this->click('[data-part="answers"] button[type=submit]');
-    $this->waitFor(fn () => str_contains($this->text('h1'), 'Nothing on the list yet') ?: null, 'an empty list');
-    $this->find('input[name="add"]')->sendKeys('8 sweet pepper, 6 tomato'.WebDriverKeys::ENTER);
-    expect($this->text('[data-crop="sweet-pepper"] [data-odds]'))->toContain('%');
+it('begins a season by four questions, and shows what it costs and what is guessed', function () {
+    $this->visit('/begin');
+    $next = fn (int $question) => $this->find("[data-question='{$question}'] button[type=submit]")->click();
+    // A date that is none is said where it stands, and nothing goes on.
+    $autumn = fn (string $date) => $this->browser->executeScript('const input = document.getElementById("first_frost");
+        Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(input, arguments[0]);
+        input.dispatchEvent(new Event("input", { bubbles: true }));', [$date]);
+    $this->find('#first_frost');
+    $autumn('2020-01-01');
+    $next(1);
+    expect($this->text('.ant-form-item-explain-error'))->toContain('after your last frost');
+    $autumn('');
+    $next(1);
+    $next(2);
+    $this->find('input[value="led"]')->click();
+    $next(3);
+    $this->find('textarea')->sendKeys("8 sweet pepper, 6 tomato\n2 rows of carrots");
+    // What is not clear is asked at once, and answered in the list.
+    $this->find('[data-part="unclear"] input')->sendKeys([WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '60', WebDriverKeys::ENTER]);
+    $this->waitFor(fn () => str_contains($this->text('[data-part="read-list"]'), 'Carrot 60') || ! str_contains($this->text('[data-part="read-list"]'), '?')
+        ? true : null, 'the list to be understood');
+    // Reloaded, nothing is typed twice.
+    $this->browser->navigate()->refresh();
+    expect($this->find('textarea')->getAttribute('value'))->toContain('60 Carrot');
+    $next(4);
+    $this->find('[data-part="guess-line"]');
+    expect($this->text('[data-part="first-answer"] dl'))->toContain('Cost per finished seedling')
+        ->and($this->text('[data-part="first-answer"]'))->toContain('guesses');
+    expect($this->accessibilityFindings())->toBe([]);
+
+    // The first guess is right, the second one is not.
+    $lines = fn (): array => $this->browser->findElements(WebDriverBy::cssSelector('[data-part="guess-line"]'));
+    $this->browser->findElement(WebDriverBy::linkText('See all'))->click();
+    $before = $this->waitFor(fn () => count($lines()) > 3 ? count($lines()) : null, 'all guesses');
+    $lines()[0]->findElement(WebDriverBy::cssSelector('button'))->click();
+    $this->waitFor(fn () => count($lines()) === $before - 1 ?: null, 'one guess less');
+    $lines()[0]->findElement(WebDriverBy::cssSelector('input'))->sendKeys([WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '3.33', WebDriverKeys::ENTER]);
+    $this->waitFor(fn () => count($lines()) === $before - 2 ?: null, 'two guesses less');
+    expect($this->accessibilityFindings())->toBe([]);
+
+    $this->visit(preg_replace('#/guesses$#', '/list', $this->path()));
+    expect($this->text('[data-part="guess-count"]'))->toContain('numbers are guesses')
+        ->and($this->text('[data-crop="sweet-pepper"] [data-odds]'))->toContain('%')
+        ->and($this->text('[data-crop="carrot"]'))->toContain('60');
 });
 
 it('offers the next step where there is nothing yet', function () {

@@ -163,3 +163,22 @@ it('explains every figure a screen shows', function () {
         }
     }
 });
+
+it('begins a season with a list, and says what has to be asked and what is guessed', function () {
+    $user = account();
+    $read = $this->actingAs($user)->postJson('/api/list', ['text' => "8 tomato\n2 rows of carrots\n3 whatsit", 'metric' => true])->assertOk()->json('lines');
+    expect(array_column($read, 'name'))->toBe(['Tomato', 'Carrot', null])->and($read[0]['wanted'])->toBe(8)->and($read[0]['question'])->toBeNull()
+        ->and($read[1]['question'])->toContain('A metre of a row')->and($read[2]['question'])->toContain('not in the catalogue');
+    $answers = ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.21, 'have' => [], 'metric' => true];
+    $made = $this->postJson('/api/seasons', $answers + ['list' => "8 tomato\n3 whatsit"])->assertCreated()->json();
+    expect(array_column($made['asked'], 'text'))->toBe(['3 whatsit']);
+    $season = $this->getJson("/api/seasons/{$made['id']}")->json('season');
+    expect(array_column($season['crops'], 'wanted'))->toBe([8]);
+    $setup = $season['setups'][0]['id'];
+    $plain = $this->getJson("/api/seasons/{$made['id']}/setups/{$setup}/guesses")->assertOk()->json('guesses');
+    $ranked = $this->getJson("/api/seasons/{$made['id']}/setups/{$setup}/guesses?ranked=1")->assertOk()->json('guesses');
+    expect(count($plain))->toBe(count($ranked))->and(array_sum(array_column($plain, 'moves')))->toEqual(0)
+        ->and($ranked[0]['moves'])->toBeGreaterThan(0);
+    $this->getJson("/api/seasons/{$made['id']}/setups/none/guesses")->assertNotFound();
+    $this->postJson('/api/seasons', $answers + ['list' => str_repeat('a', 20_001)])->assertStatus(422);
+});

@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
 use JollyPenny\Core\Advising\FirstPacks;
+use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
 use JollyPenny\Core\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Cautions\Caution;
@@ -103,8 +104,27 @@ final class CropController
         ]);
     }
 
+    #[OA\Post(path: '/api/list', operationId: 'readList', summary: 'How a grow list is understood, before it is added to anything', tags: ['Grow list'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/WrittenList'))]
+    #[OA\Response(response: 200, description: 'Line by line', content: new OA\JsonContent(ref: '#/components/schemas/ReadList'))]
+    public function read(Request $request): JsonResponse
+    {
+        $input = $request->validate(['text' => ['nullable', 'string', 'max:20000'], 'metric' => ['nullable', 'boolean']]);
+        $species = (new Catalogue())->species();
+        $lines = (new PastedList($input['text'] ?? '', $species, (bool) ($input['metric'] ?? false)))->lines;
+
+        return Json::of(['lines' => array_map(fn (PastedLine $line): array => [
+            'text' => $line->text,
+            'name' => ($species[$line->species ?? ''] ?? null)?->name,
+            'variety' => $line->variety,
+            'wanted' => $line->wanted,
+            'question' => $line->question,
+            'nearest' => array_map(fn (SpeciesFacts $facts): string => $facts->name, $line->nearest),
+        ], $lines)]);
+    }
+
     /** @return array<string, mixed> */
-    private static function asked(PastedLine $line): array
+    public static function asked(PastedLine $line): array
     {
         return [
             'text' => $line->text,

@@ -39,7 +39,7 @@ final class SeasonController
         OA\Post(
             path: '/api/seasons',
             operationId: 'createSeason',
-            summary: 'A new season: from the demo, from a season file, or from three answers',
+            summary: 'A new season: from the demo, from a season file, or from a few answers and a first list',
             tags: ['Seasons'],
         ),
     ]
@@ -51,7 +51,7 @@ final class SeasonController
         $season = SeasonShelf::add($this->gardener->user(), $request->document());
         DemoSeason::furnish($season, $request->demo());
 
-        return Json::of(['id' => $season->id], 201);
+        return Json::of(['id' => $season->id, 'asked' => array_map(CropController::asked(...), $request->asked)], 201);
     }
 
     #[OA\Get(path: '/api/seasons/{season}', operationId: 'showSeason', summary: 'A season with its figures', tags: ['Seasons'])]

@@ -27,8 +27,8 @@ final class ClockSetBack
         $limits = Cache::store((string) config('cache.limiter'));
         $seen = $limits->get(self::SEEN);
         if (is_int($seen) && $seen - $now > self::NOTICED) {
-            $limits->flush();
-            Cache::flush();
+            $limits->clear();
+            Cache::clear();
             DB::table('jobs')->where('available_at', '>', $now + self::NOTICED)->update(['available_at' => $now]);
             $seen = null;
         }

@@ -6,7 +6,9 @@ namespace App\Http\Requests;
 
 use App\Seasons\DemoSeason;
 use Illuminate\Foundation\Http\FormRequest;
+use JollyPenny\Core\Advising\FirstList;
 use JollyPenny\Core\Catalogue\PriceLevel;
+use JollyPenny\Core\Drafting\PastedLine;
 use JollyPenny\Core\Drafting\Starter;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\InvalidSeason;
@@ -17,6 +19,9 @@ use stdClass;
 /** A new season: {"from": "demo"}, {"from": "file", "text": "…"} or {"from": "answers", "last_frost", "rate", "have", …}. */
 final class NewSeasonRequest extends FormRequest
 {
+    /** @var list<PastedLine> lines of the first list that have to be asked about */
+    public array $asked = [];
+
     public function authorize(): bool
     {
         return true;
@@ -37,6 +42,7 @@ final class NewSeasonRequest extends FormRequest
             'currency' => ['nullable', 'in:'.implode(',', array_keys(PriceLevel::all()))],
             'metric' => ['nullable', 'boolean'],
             'have' => ['nullable', 'array'],
+            'list' => ['nullable', 'string', 'max:20000'],
             'have.*' => ['in:'.implode(',', array_keys(Starter::THINGS))],
         ];
     }
@@ -51,6 +57,7 @@ final class NewSeasonRequest extends FormRequest
             'currency.*' => 'The catalogue has no prices in that currency. Choose one of the list; your own prices come later.',
             'rate.*' => 'Give the price of a kWh as a number from 0 to 1000.',
             'text.max' => 'The file is over 5 MB. A season is far smaller: check that it is the right file.',
+            'list.max' => 'The list is too long. Give at most 20,000 letters; add the rest afterwards.',
             'text.required_if' => 'The file is empty. Give a season file.',
         ];
     }
@@ -84,8 +91,11 @@ final class NewSeasonRequest extends FormRequest
         /** @var list<string> $have */
         $have = array_values((array) $this->input('have', []));
 
-        return Starter::season($this->string('name')->value() ?: 'Spring '.$frost->year(), $frost, $this->float('rate'),
+        $document = Starter::season($this->string('name')->value() ?: 'Spring '.$frost->year(), $frost, $this->float('rate'),
             $this->string('currency')->value() ?: 'USD', $this->boolean('metric'), $have,
             $this->filled('first_frost') ? Day::parse($this->string('first_frost')->value()) : null, $this->boolean('frostless'));
+        $this->asked = FirstList::add($document, $this->string('list')->value());
+
+        return $document;
     }
 }

@@ -263,6 +263,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a grow list is understood, before it is added to anything */
+        post: operations["readList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/lots": {
         parameters: {
             query?: never;
@@ -393,6 +410,23 @@ export interface paths {
         put?: never;
         /** Up to 100 readings of a device, by its token (Authorization: Bearer); each counts once, nonsense is refused and counted */
         post: operations["postReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/guesses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is still a guess of the catalogue's */
+        get: operations["guesses"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -804,7 +838,7 @@ export interface paths {
         /** Your seasons, the last changed first */
         get: operations["listSeasons"];
         put?: never;
-        /** A new season: from the demo, from a season file, or from three answers */
+        /** A new season: from the demo, from a season file, or from a few answers and a first list */
         post: operations["createSeason"];
         delete?: never;
         options?: never;
@@ -3922,6 +3956,31 @@ export interface components {
                 name: string;
             }[];
         };
+        WrittenList: {
+            text: string;
+            metric?: boolean;
+        };
+        ReadList: {
+            lines: {
+                /** @description as it was written */
+                text: string;
+                /** @description of the species; null where it is not known for certain */
+                name: string | null;
+                variety: string;
+                wanted: number | null;
+                question: string | null;
+                nearest: string[];
+            }[];
+        };
+        Guesses: {
+            guesses: {
+                path: string[];
+                name: string;
+                value: number | null;
+                /** @description money that it may well move what is saved by */
+                moves: number;
+            }[];
+        };
         Compared: {
             revision: number;
             result: components["schemas"]["Result"];
@@ -4439,6 +4498,7 @@ export interface components {
         };
         SeasonMade: {
             id: number;
+            asked?: components["schemas"]["AskedCrop"][];
         };
         NewSeason: {
             /** @enum {unknown} */
@@ -4454,6 +4514,8 @@ export interface components {
             currency?: string;
             metric?: boolean;
             have?: string[];
+            /** @description the first grow list, as people write it */
+            list?: string;
         };
         Archived: {
             archived: boolean;
@@ -5087,6 +5149,30 @@ export interface operations {
             422: components["responses"]["Faults"];
         };
     };
+    readList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WrittenList"];
+            };
+        };
+        responses: {
+            /** @description Line by line */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadList"];
+                };
+            };
+        };
+    };
     addPacket: {
         parameters: {
             query?: never;
@@ -5287,6 +5373,33 @@ export interface operations {
             };
             401: components["responses"]["NotFound"];
             422: components["responses"]["Faults"];
+        };
+    };
+    guesses: {
+        parameters: {
+            query?: {
+                /** @description whether it is worked out what each moves */
+                ranked?: boolean;
+            };
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The guesses */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Guesses"];
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     undo: {

@@ -1,7 +1,7 @@
 import type { components } from './schema.generated';
 
 /** The shapes the API speaks, by short names. All of them are generated from the server's code. */
-type Shapes = components['schemas'];
+export type Shapes = components['schemas'];
 
 export type Path = (string | number)[];
 

@@ -30,6 +30,9 @@ const screens = {
   prices: () => import('../screens/prices/PricesScreen').then((module) => ({ default: module.PricesScreen })),
   shed: () => import('../screens/shed/ShedScreen').then((module) => ({ default: module.ShedScreen })),
   glossary: () => import('../screens/glossary/GlossaryScreen').then((module) => ({ default: module.GlossaryScreen })),
+  begin: () => import('../screens/begin/BeginScreen').then((module) => ({ default: module.BeginScreen })),
+  first: () => import('../screens/begin/FirstAnswerScreen').then((module) => ({ default: module.FirstAnswerScreen })),
+  guesses: () => import('../screens/guesses/GuessesScreen').then((module) => ({ default: module.GuessesScreen })),
   cautions: () => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
 };
 const SeasonsScreen = lazy(screens.seasons);
@@ -48,6 +51,9 @@ const LedgerScreen = lazy(screens.ledger);
 const PricesScreen = lazy(screens.prices);
 const ShedScreen = lazy(screens.shed);
 const GlossaryScreen = lazy(screens.glossary);
+const BeginScreen = lazy(screens.begin);
+const FirstAnswerScreen = lazy(screens.first);
+const GuessesScreen = lazy(screens.guesses);
 const CautionsScreen = lazy(screens.cautions);
 const account = () => import('../screens/account/AccountScreens');
 const AccountScreen = lazy(() => account().then((module) => ({ default: module.AccountScreen })));
@@ -88,6 +94,8 @@ export function App() {
                 <Route path="reckoning" element={<ReckoningScreen />} />
                 <Route path="advice" element={<AdviceScreen />} />
                 <Route path="ledger" element={<LedgerScreen />} />
+                <Route path="guesses" element={<GuessesScreen />} />
+                <Route path="first" element={<FirstAnswerScreen />} />
                 <Route path="methods" element={<Navigate to="../raising" replace />} />
                 <Route path="shed" element={<Navigate to="/shed" replace />} />
                 <Route path="prices" element={<Navigate to="/prices" replace />} />
@@ -102,6 +110,7 @@ export function App() {
               <Route element={<PlainFrame scheme={scheme} toggle={toggle} />}>
                 <Route path="/" element={<LastSeason />} />
                 <Route path="/seasons" element={<SeasonsScreen />} />
+                <Route path="/begin" element={<BeginScreen />} />
                 <Route path="/prices" element={<PricesScreen />} />
                 <Route path="/shed" element={<ShedScreen />} />
                 <Route path="/cautions" element={<CautionsScreen />} />

@@ -31,7 +31,7 @@ export function MadeUp() {
       <p>
         <b>This season is made up.</b> Look around in it and change what you like: everything can be undone. On Compare, each
         stack shows what one plant costs. Press any dotted figure to change it or see how it is worked out.{' '}
-        <Link to="/seasons">Begin your own season</Link>{' '}
+        <Link to="/begin">Begin your own season</Link>{' '}
         <button type="button" className="plain" data-action="seen" onClick={done}>
           Close
         </button>

@@ -10,10 +10,13 @@ import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
 import { AddSetup } from '../screens/compare/AddSetup';
 import { Deleted } from './Deleted';
 import { AskContext } from './AskContext';
+import { GuessCount } from './GuessCount';
 import { MadeUp } from './MadeUp';
 
 interface Props {
   children: ReactNode;
+  /** Nothing but the work: no till, no line about guesses. */
+  bare?: boolean;
   /** The till of one crop instead of the whole set-up's. */
   till?: { till: Till; crop: string | null; where: string; last: Last | null };
 }
@@ -27,7 +30,7 @@ const OF_CROP: Record<string, string> = {
 };
 
 /** A planning screen: its work, the till, and the workings of any figure on it. */
-export function PlanningPage({ children, till }: Props) {
+export function PlanningPage({ children, till, bare = false }: Props) {
   const [asked, ask] = useState<Asked | null>(null);
   const { status, last, season, entry } = useSnapshot();
   useEffect(() => {
@@ -92,21 +95,24 @@ export function PlanningPage({ children, till }: Props) {
         <p className="printed">
           {shown.season.name}, {shown.setup.name}
         </p>
-        <MadeUp />
+        {!bare && <MadeUp />}
+        {!bare && <GuessCount shown={shown} />}
         {children}
       </main>
-      <TillStrip
-        till={strip.till}
-        last={strip.last}
-        where={strip.where}
-        explain={(figure) =>
-          ask(
-            strip.crop !== null && figure in OF_CROP
-              ? { figure: OF_CROP[figure] ?? figure, crop: strip.crop }
-              : { figure, crop: null },
-          )
-        }
-      />
+      {!bare && (
+        <TillStrip
+          till={strip.till}
+          last={strip.last}
+          where={strip.where}
+          explain={(figure) =>
+            ask(
+              strip.crop !== null && figure in OF_CROP
+                ? { figure: OF_CROP[figure] ?? figure, crop: strip.crop }
+                : { figure, crop: null },
+            )
+          }
+        />
+      )}
       <WorkingDrawer asked={asked} ask={ask} />
       <ConflictDialog />
     </AskContext>

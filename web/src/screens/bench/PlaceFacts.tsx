@@ -26,11 +26,13 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
   const south = Number(season.last_frost.slice(5, 7)) >= 7;
   const save = (key: keyof Place, label: string) => (to: unknown) =>
     store.change([{ path: ['places', row.id, key], to }], `${label}, ${row.name}`);
-  const set = (key: keyof Place, label: string, to: unknown) =>
-    store.apply([{ path: ['places', row.id, key], to }], `${label}, ${row.name}`);
   const usual = (to: number | number[]) => (Array.isArray(to) && south ? [...to.slice(6), ...to.slice(0, 6)] : to);
   const { guess, ...settled } = (row.meta ?? {}) as { guess?: string };
   const guessed = guess === 'temp_c';
+  // A temperature of one's own is no guess of ours any more.
+  const known = guessed ? [{ path: ['places', row.id, 'meta'], to: settled }] : [];
+  const set = (key: keyof Place, label: string, to: unknown) =>
+    store.apply([{ path: ['places', row.id, key], to }, ...(key === 'temp_c' ? known : [])], `${label}, ${row.name}`);
   const used = season.methods.some((method) => method.stages.some((stage) => stage.place === row.id));
   return (
     <details className={s.fine} data-part="place-facts">
@@ -50,22 +52,13 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
             unit={unit}
             value={row.temp_c}
             field="places.temp_c"
-            save={(to) =>
-              // A temperature of one's own is no guess of ours any more.
-              store.change(
-                [
-                  { path: ['places', row.id, 'temp_c'], to },
-                  ...(guessed ? [{ path: ['places', row.id, 'meta'], to: settled }] : []),
-                ],
-                `temperature, ${row.name}`,
-              )
-            }
+            save={(to) => store.change([{ path: ['places', row.id, 'temp_c'], to }, ...known], `temperature, ${row.name}`)}
             out={(c) => inUnit(c, unit)}
             back={(v) => fromUnit(v, unit)}
           />
           {guessed && row.temp_c !== null && (
             <p className="quiet" data-part="guess">
-              A guess from your frost dates. Change it if you know better.
+              {row.outdoors ? 'A guess from your frost dates.' : 'A guess.'} Change it if you know better.
             </p>
           )}
           <p>

@@ -35,7 +35,7 @@ export function Answer({ compared, season }: { compared: Comparison; season: Sea
 /** Nothing is saved by growing: it says to buy. */
 const isForNothing = (advice: Advice): boolean => advice.saves === null || advice.saves < 0;
 
-function headline(advice: Advice): string {
+export function headline(advice: Advice): string {
   const grown = advice.grow.length + advice.along.length;
   const crops = (n: number) => `${count(n)} ${plural(n, 'crop')}`;
   if (grown === 0) return 'Buy all of them as plants';

@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import { AutoComplete, Input, type InputRef } from 'antd';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import type { AskedCrop as Asked, NewCrops, Season, SeasonState, SpeciesFacts } from '../../api/types';
 import { typed as kept, useFieldName } from '../../edit/typed';
@@ -43,7 +44,9 @@ export function AddBox({ season, added }: { season: Season; added: (state: Seaso
     setRound(({ number }) => ({ number: number + 1, begins: text }));
   };
   const [said, setSaid] = useState<{ text: string; trouble: boolean } | null>(null);
-  const [asked, setAsked] = useState<Asked[]>([]);
+  // What the first list left open, where one comes from the questions of a new garden.
+  const { state: brought } = useLocation() as { state: { asked?: Asked[] } | null };
+  const [asked, setAsked] = useState<Asked[]>(brought?.asked ?? []);
   const field = useRef<InputRef>(null);
   const { data: catalogue } = useCatalogue();
   useEffect(() => {

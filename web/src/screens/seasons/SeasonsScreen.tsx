@@ -7,7 +7,6 @@ import { day } from '../../words/dates';
 import { plural } from '../../words/sowing';
 import { EditText } from '../../edit/EditText';
 import { parseText } from '../../edit/text';
-import { FromAnswers } from './FromAnswers';
 import { FromFile } from './FromFile';
 import { useSeasons } from './useSeasons';
 import s from './seasons.module.css';
@@ -37,7 +36,7 @@ export function SeasonsScreen() {
     <main className="work">
       <h1>Your seasons</h1>
       {error && <p role="alert">{words(error)}</p>}
-      {data && kept.length === 0 && <p className="quiet">Nothing here yet. Begin with one of the ways below.</p>}
+      {data && kept.length === 0 && <p className="quiet">Nothing here yet. Begin with four questions, below.</p>}
       <ul className={s.seasons}>
         {kept.map((season) => (
           <Line key={season.id} season={season} />
@@ -56,8 +55,13 @@ export function SeasonsScreen() {
       <h2>A new season</h2>
       <div className={s.newSeasons}>
         <section aria-labelledby="new-answers">
-          <h3 id="new-answers">From a few questions</h3>
-          <FromAnswers made={(id) => made(id)} />
+          <h3 id="new-answers">From four questions</h3>
+          <p>Frosts, the price of electricity, what you have, what you want to grow: then you see what it costs.</p>
+          <Link to="/begin">
+            <Button type="primary" tabIndex={-1}>
+              Answer four questions
+            </Button>
+          </Link>
         </section>
         <section aria-labelledby="new-file">
           <h3 id="new-file">From a season file</h3>
