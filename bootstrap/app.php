@@ -10,6 +10,7 @@ use App\Http\Middleware\PlainText;
 use App\Http\Middleware\SamePassword;
 use App\Http\Middleware\SecureTransport;
 use App\Http\Middleware\SessionOnceNeeded;
+use App\Http\Middleware\Timed;
 use App\Http\Middleware\TokenOfThisCopy;
 use App\Http\Problem;
 use App\Http\TrustedHosts;
@@ -36,7 +37,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->trustHosts(at: fn (): array => TrustedHosts::patterns(), subdomains: false);
         $middleware->trustProxies(at: explode(',', (string) env('TRUSTED_PROXIES', '')));
-        $middleware->prepend([ContentSecurityPolicy::class, PlainText::class, SecureTransport::class, ClockSetBack::class]);
+        $middleware->prepend([Timed::class, ContentSecurityPolicy::class, PlainText::class, SecureTransport::class, ClockSetBack::class]);
         $middleware->web(
             prepend: [NoCookieOnRefusal::class],
             append: [SamePassword::class, GardenAtOnce::class],

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Health\Timing;
 use App\Seasons\EditedSeason;
 use App\Seasons\History;
 use App\Seasons\KeptSeason;
+use App\Seasons\KeptTills;
+use App\Seasons\KnownAnswers;
 use Illuminate\Http\JsonResponse;
 use JollyPenny\Core\Pictures\Moved;
 use JollyPenny\Core\Pictures\SeasonPictures;
+use JollyPenny\Core\Pictures\SetupTills;
 use Throwable;
 
 /** A season as it is kept, with the figures of one set-up, what a screen draws of them, and what undo would do. */
@@ -30,11 +34,13 @@ final readonly class SeasonState
         $ids = array_column($kept->file->setups, 'id');
         // It may just have been taken out, or its adding undone: the first one's figures then. Only what is on screen is reckoned.
         $setup = is_string($setup) && in_array($setup, $ids, true) ? $setup : $ids[0] ?? '';
-        $began = hrtime(true);
         try {
             $result = $kept->costing->result($setup);
             $pictures = SeasonPictures::of($result['setups'], $kept->file);
-            $moved = $season instanceof EditedSeason && $setup !== '' ? Moved::since($season->before, $setup, $pictures[$setup]) : null;
+            $before = $season instanceof EditedSeason && $setup !== '' ? KeptTills::before($season, $setup) : null;
+            $moved = $before === null ? null : Moved::since($before, $setup, $pictures[$setup]);
+            KnownAnswers::keep($kept->model->id, $kept->costing->known);
+            $setup === '' ?: KeptTills::put($kept->model, $setup, SetupTills::ofPicture($pictures[$setup]));
         } catch (Throwable $e) {
             report($e);
             // What there is can be seen, and the last change taken back.
@@ -42,7 +48,7 @@ final readonly class SeasonState
             $more['unreckoned'] = true;
         }
         $more += $season instanceof EditedSeason ? ['moved' => $moved] : [];
-        $core = (hrtime(true) - $began) / 1e6;
+        Timing::part('figures');
         $answer = Json::of([
             'id' => $kept->model->id,
             'revision' => $kept->model->revision,
@@ -53,8 +59,7 @@ final readonly class SeasonState
             'demo' => $kept->model->demo === true,
             ...$more,
         ]);
-        $total = (microtime(true) - (float) $_SERVER['REQUEST_TIME_FLOAT']) * 1000;
-        $answer->headers->set('Server-Timing', sprintf('core;dur=%.1f, total;dur=%.1f', $core, $total));
+        Timing::part('answer');
 
         return $answer;
     }

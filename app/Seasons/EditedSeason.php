@@ -4,13 +4,30 @@ declare(strict_types=1);
 
 namespace App\Seasons;
 
-use JollyPenny\Core\Season\Season as SeasonFile;
+use JollyPenny\Core\Pictures\SetupTills;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Season\File\SeasonReader;
+use stdClass;
 
 /** A season after a change, and what it was before, so that the till can say by how much it moved. */
 final readonly class EditedSeason
 {
-    /** @param  ?string  $undoes  what undo would take back, where that was just done; null to be looked up */
-    public function __construct(public KeptSeason $kept, public SeasonFile $before, public ?string $undoes)
+    /**
+     * @param  string  $before  the document before the change, as text
+     * @param  ?string  $undoes  what undo would take back, where that was just done; null to be looked up
+     */
+    public function __construct(public KeptSeason $kept, public int $revisionBefore, private string $before, public ?string $undoes)
     {
+    }
+
+    /** Null where the set-up was not there before. */
+    public function tillsBefore(string $setup): ?SetupTills
+    {
+        $document = json_decode($this->before);
+        assert($document instanceof stdClass);
+        $season = (new SeasonReader)->trusted($document);
+        $row = array_column($season->setups, null, 'id')[$setup] ?? null;
+
+        return $row === null ? null : SetupTills::ofResult((new SeasonCosting($season))->setup($row));
     }
 }

@@ -15,6 +15,9 @@ final class History
 {
     private const KEPT = 300;
 
+    /** Old steps are looked for at every so many changes: each look reads them all. */
+    private const TRIMMED = 8;
+
     /** Text of all steps of a season; the newest is kept whatever its size. */
     private const MOST_BYTES = 2_000_000;
 
@@ -34,13 +37,22 @@ final class History
         return $label;
     }
 
-    /** What was undone can be done again no more; steps too many, or too large together, go, the oldest first. */
+    /** What was undone can be done again no more. */
     private function forget(Season $season): void
     {
+        $season->changes()->where('undone', true)->delete();
+        if ($season->revision % self::TRIMMED === 0) {
+            $this->trim($season);
+        }
+    }
+
+    /** Steps too many, or too large together, go, the oldest first. */
+    private function trim(Season $season): void
+    {
         DB::delete(
-            'DELETE FROM season_changes WHERE season_id = ? AND (undone OR id <= (SELECT max(id) FROM (SELECT id, row_number() OVER newest AS place,'.
+            'DELETE FROM season_changes WHERE season_id = ? AND id <= (SELECT max(id) FROM (SELECT id, row_number() OVER newest AS place,'.
                 ' sum(octet_length(changes::text)) OVER newest AS bytes FROM season_changes WHERE season_id = ? AND NOT undone'.
-                ' WINDOW newest AS (ORDER BY id DESC)) AS steps WHERE place > ? OR (place > 1 AND bytes > ?)))',
+                ' WINDOW newest AS (ORDER BY id DESC)) AS steps WHERE place > ? OR (place > 1 AND bytes > ?))',
             [$season->id, $season->id, self::KEPT, self::MOST_BYTES],
         );
     }

@@ -21,7 +21,7 @@ final readonly class KeptSeason
 
     public function __construct(public Season $model, public stdClass $document, public SeasonFile $file)
     {
-        $this->costing = new SeasonCosting($file);
+        $this->costing = new SeasonCosting($file, known: KnownAnswers::of($model->id));
     }
 
     /** A set-up's books as they go on from what was sown. */

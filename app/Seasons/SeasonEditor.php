@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Seasons;
 
+use App\Health\Timing;
 use App\Models\Season;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use JollyPenny\Core\Editing\Change;
 use JollyPenny\Core\Editing\DocumentPath;
@@ -26,19 +28,20 @@ final class SeasonEditor
     /**
      * @param  non-empty-list<Change>  $changes
      * @param  string  $label  what the person did, for undo
+     * @param  ?string  $shown  the set-up on screen
      *
      * @throws InvalidSeason where a value cannot be used
      * @throws RevisionConflict where a value was changed elsewhere since
      */
-    public function apply(int $season, array $changes, string $label): EditedSeason
+    public function apply(int $season, array $changes, string $label, ?string $shown = null): EditedSeason
     {
-        return $this->locked($season, function (Season $model, stdClass $document) use ($changes, $label): EditedSeason {
+        return $this->locked($season, function (Season $model, stdClass $document) use ($changes, $label, $shown): EditedSeason {
             self::refuseConflicts($model, $document, $changes);
             foreach ($changes as $change) {
                 $change->path->check($change->to);
             }
 
-            return $this->keep($model, $document, $changes, $label);
+            return $this->keep($model, $document, $changes, $label, $shown);
         });
     }
 
@@ -87,9 +90,8 @@ final class SeasonEditor
      * @param  list<Change>  $changes
      * @param  ?string  $label  null for a step of the history itself
      */
-    private function keep(Season $model, stdClass $document, array $changes, ?string $label): EditedSeason
+    private function keep(Season $model, stdClass $document, array $changes, ?string $label, ?string $shown = null): EditedSeason
     {
-        $before = KeptSeason::of($model);
         $made = $touched = [];
         foreach ($changes as $change) {
             foreach ($label === null ? [$change] : GoesAlong::with($document, $change) as $one) {
@@ -105,18 +107,20 @@ final class SeasonEditor
                 }
             }
         }
+        Timing::part('change');
         $file = (new SeasonReader)->readChanged($document, $touched);
+        Timing::part('check');
         $kept = new KeptSeason($model, $document, $file);
-        $undoes = null;
+        [$undoes, $revision, $before] = [null, $model->revision, (string) $model->getRawOriginal('document')];
         if ($made !== []) {
-            self::refuseWhatCannotBeReckoned($kept);
-            $model->document = $document;
-            $model->revision++;
-            $model->save();
+            self::refuseWhatCannotBeReckoned($kept, $shown);
+            Timing::part('reckon');
+            self::save($model, $document);
             $undoes = $label === null ? null : $this->history->remember($model, $made, $label);
+            Timing::part('write');
         }
 
-        return new EditedSeason($kept, $before->file, $undoes);
+        return new EditedSeason($kept, $revision, $before, $undoes);
     }
 
     /**
@@ -124,19 +128,35 @@ final class SeasonEditor
      */
     private function locked(int $season, callable $work): EditedSeason
     {
+        Timing::part('garden');
+
         return DB::transaction(function () use ($season, $work): EditedSeason {
             /** @var Season $model */
             $model = Season::query()->whereKey($season)->lockForUpdate()->firstOrFail();
+
+            Timing::part('lock');
 
             return $work($model, $model->document);
         });
     }
 
+    /** As it is, without looking for what of it has changed: that would unpack the document twice more. */
+    private static function save(Season $model, stdClass $document): void
+    {
+        $model->document = $document;
+        $model->revision++;
+        $model->updated_at = Carbon::now();
+        Season::query()->whereKey($model->id)->update(array_intersect_key($model->getAttributes(), array_flip(['document', 'revision', 'updated_at'])));
+        $model->syncOriginal();
+    }
+
     /** What passes the checks and still breaks the sums must not be kept: every page of the season would fail from then on. */
-    private static function refuseWhatCannotBeReckoned(KeptSeason $kept): void
+    private static function refuseWhatCannotBeReckoned(KeptSeason $kept, ?string $shown): void
     {
         try {
-            isset($kept->file->setups[0]) && $kept->costing->setup($kept->file->setups[0]);
+            // The one on screen is costed for the answer in any case.
+            $setup = array_column($kept->file->setups, null, 'id')[$shown ?? ''] ?? $kept->file->setups[0] ?? null;
+            $setup === null || $kept->costing->setup($setup);
         } catch (Throwable $e) {
             report($e);
             throw InvalidSeason::because([], 'With this the season cannot be reckoned.', 'Nothing was changed. Try another value.');

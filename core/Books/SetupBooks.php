@@ -54,7 +54,7 @@ final class SetupBooks
             $this->place($crop);
         }
         $this->plantsBought = array_sum(array_column($this->bought, 'wanted'));
-        $this->together = new Together($this->plans, $index->season->mishap);
+        $this->together = new Together($this->plans, $index->season->mishap, $planner->sower->known);
         $this->seed = new SeedBook($this->plans, $index);
         $this->supplies = new SupplyBook($this->plans, $index);
         $this->containers = new ContainerBook($this->plans, $index);

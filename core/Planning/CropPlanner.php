@@ -20,6 +20,7 @@ use JollyPenny\Core\Season\SeasonIndex;
 use JollyPenny\Core\Season\Species;
 use JollyPenny\Core\Season\Stage;
 use JollyPenny\Core\Sowing\Chain;
+use JollyPenny\Core\Sowing\Known;
 use JollyPenny\Core\Sowing\Sower;
 use JollyPenny\Core\Sowing\SowingPlan;
 use JollyPenny\Core\Sowing\TwoValues;
@@ -39,10 +40,11 @@ final class CropPlanner
     /**
      * @param  ?Sower  $sower  of a season with the same chance of mishaps: what it has sized is not sized again
      * @param  ?self  $like  of a season that differs in its crops alone: the plans of those that are the same are shared
+     * @param  ?Known  $known  answers from an earlier look
      */
-    public function __construct(private readonly SeasonIndex $index, ?Sower $sower = null, private readonly ?self $like = null)
+    public function __construct(private readonly SeasonIndex $index, ?Sower $sower = null, private readonly ?self $like = null, ?Known $known = null)
     {
-        $this->sower = $sower ?? $like->sower ?? new Sower($index->season->mishap);
+        $this->sower = $sower ?? $like->sower ?? new Sower($index->season->mishap, $known ?? new Known());
     }
 
     /**

@@ -6,6 +6,7 @@ namespace JollyPenny\Core\Planning;
 
 use Closure;
 use JollyPenny\Core\Sowing\Distribution;
+use JollyPenny\Core\Sowing\Known;
 use JollyPenny\Core\Sowing\TwoValues;
 
 /**
@@ -24,7 +25,7 @@ final readonly class Together
      * @param  list<CropPlan>  $plans
      * @param  float  $mishap  the chance that a batch is lost
      */
-    public function __construct(private array $plans, private float $mishap)
+    public function __construct(private array $plans, private float $mishap, private Known $known = new Known())
     {
         $batches = [];
         foreach ($plans as $crop => $plan) {
@@ -50,6 +51,58 @@ final readonly class Together
         $batches = array_unique(array_map(fn (int $crop): string => $this->plans[$crop]->batch(), $crops));
 
         return $chance * (1.0 - $this->mishap) ** count($batches);
+    }
+
+    /**
+     * Percentiles of the plants somebody wants, of all crops together.
+     *
+     * @return list<int>
+     */
+    public function useful(float ...$shares): array
+    {
+        $shares = array_values($shares);
+
+        return $this->known->of($this->saying('useful', $shares, array_keys($this->plans)), fn (): array => $this->percentiles(
+            fn (int $crop, int $finished): int => min($finished, $this->plans[$crop]->crop->wanted),
+            array_keys($this->plans),
+            ...$shares,
+        ));
+    }
+
+    /**
+     * The chances that what is missing of these crops comes to at most so much.
+     *
+     * @param  array<int, list<int>>  $parts  by crop (its place in the list of plans) and plants missing: what they come to
+     * @return array{float, float} for 0, and for the number asked
+     */
+    public function missingAtMost(array $parts, int $most, int $asked): array
+    {
+        return $this->known->of($this->saying('missing', [$parts, $most, $asked], array_keys($parts)), function () use ($parts, $most, $asked): array {
+            $missing = $this->sum(
+                fn (int $crop, int $finished): int => $parts[$crop][max(0, $this->plans[$crop]->crop->wanted - $finished)],
+                array_keys($parts),
+                max(0, $most),
+            );
+
+            return [$missing->atMost(0), $missing->atMost($asked)];
+        });
+    }
+
+    /**
+     * Everything that an answer about these crops follows from: what is asked, how each is sown, and what a mishap takes together.
+     *
+     * @param  list<mixed>  $asked
+     * @param  list<int>  $crops
+     */
+    private function saying(string $what, array $asked, array $crops): string
+    {
+        $sown = array_map(function (int $crop): string {
+            $plan = $this->plans[$crop];
+
+            return "{$plan->sowing->chain->key()}#{$plan->sowing->units}#{$plan->batch()}";
+        }, $crops);
+
+        return "{$what} {$this->mishap} ".json_encode($asked).' '.implode('; ', $sown);
     }
 
     /**

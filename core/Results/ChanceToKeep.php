@@ -41,12 +41,12 @@ final readonly class ChanceToKeep
         $most = (int) floor(($buying - $own) / $part + self::TOLERANCE);
         // Where nothing else is bought, whatever is missing costs a trip of its own.
         $trip = $books->bought === [] ? (int) floor($books->season()->nurseryTripCost / $part + 0.5 + self::TOLERANCE) : 0;
-        $missing = $books->together->sum(
-            fn (int $crop, int $finished): int => $parts[$crop][max(0, $books->plans[$crop]->crop->wanted - $finished)],
-            $onOffer,
-            max(0, $most),
-        );
+        if ($most < 0) {
+            return 0.0;
+        }
 
-        return $most < 0 ? 0.0 : max($missing->atMost(0), $missing->atMost($most - $trip));
+        [$without, $with] = $books->together->missingAtMost($parts, $most, $most - $trip);
+
+        return max($without, $with);
     }
 }

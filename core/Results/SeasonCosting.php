@@ -10,6 +10,7 @@ use JollyPenny\Core\Planning\CropPlanner;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\SeasonIndex;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Sowing\Known;
 use WeakMap;
 
 /** The costs of a season's set-ups. Plans and nursery baskets are made once for all of them. */
@@ -30,11 +31,12 @@ final readonly class SeasonCosting
     /**
      * @param  ?self  $like  of a season that has the same but for more lamps, mats and set-ups: plans and baskets are shared
      * @param  list<string|int>  $but  top keys of the file under which it has something else: only what they cannot change is shared
+     * @param  Known  $known  answers from an earlier look
      */
-    public function __construct(public Season $season, ?self $like = null, array $but = [])
+    public function __construct(public Season $season, ?self $like = null, array $but = [], public Known $known = new Known())
     {
         $this->index = SeasonIndex::of($season);
-        $this->planner = $like === null ? new CropPlanner($this->index) : $this->planner($like, $but);
+        $this->planner = $like === null ? new CropPlanner($this->index, known: $known) : $this->planner($like, $but);
         $this->nursery = $like !== null && ! in_array('nursery', $but, true) ? $like->nursery : new NurseryBook($this->index);
         $this->results = new WeakMap();
     }

@@ -31,12 +31,7 @@ final readonly class SetupCosting
         $grownCost = $sum('cost');
         $fill = new FillingTheList($crops, $books);
         // Plants somebody wants, of all grown crops together.
-        [$low, $high] = $books->together->percentiles(
-            fn (int $crop, int $finished): int => min($finished, $books->plans[$crop]->crop->wanted),
-            array_keys($books->plans),
-            Finish::LOW,
-            Finish::HIGH,
-        );
+        [$low, $high] = $books->together->useful(Finish::LOW, Finish::HIGH);
         $crowding = Crowding::of($books->energy);
         $shopping = ShoppingList::of($books);
         $lights = self::lights($books);

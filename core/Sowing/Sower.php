@@ -28,7 +28,7 @@ final class Sower
     private array $finishes = [];
 
     /** @param  float  $mishap  the chance that a batch is lost whole */
-    public function __construct(private readonly float $mishap)
+    public function __construct(private readonly float $mishap, public readonly Known $known = new Known())
     {
     }
 
@@ -40,7 +40,7 @@ final class Sower
             $caps = $this->caps($chain);
             $units = $this->decided($crop->sow->sites, $crop->sow->seeds, $method->seedsPerSite, $community);
         } else {
-            [$units, $caps] = $this->sized[$chain->key()] ??= $this->size($chain);
+            [$units, $caps] = $this->sized[$chain->key()] ??= $this->known->of("sized {$chain->key()}", fn (): array => $this->size($chain));
             if ($units !== null && ! $community) {
                 $units = Ceiling::of($units / $method->roundSitesTo) * $method->roundSitesTo;
             }

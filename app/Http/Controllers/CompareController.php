@@ -123,7 +123,7 @@ final class CompareController
         ]);
         $made = isset($input['work']) ? $this->workedOut($season, (int) $input['work']) : null;
         $added = '';
-        $kept = $editor->edit($this->gardener->season($season)->id, 'a set-up', function (stdClass $document) use ($input, $made, &$added): array {
+        $kept = $editor->edit($this->gardener->seasonId($season), 'a set-up', function (stdClass $document) use ($input, $made, &$added): array {
             $draft = new SeasonDraft($document);
             if ($made !== null) {
                 $added = Cell::text($made->id);
@@ -146,7 +146,7 @@ final class CompareController
     /** The row of a set-up that has been worked out. */
     private function workedOut(int $season, int $work): stdClass
     {
-        $done = Work::query()->where('season_id', $this->gardener->season($season)->id)->where('state', 'done')->findOrFail($work);
+        $done = Work::query()->where('season_id', $this->gardener->seasonId($season))->where('state', 'done')->findOrFail($work);
 
         return $done->result instanceof stdClass ? $done->result : throw new NotFoundHttpException;
     }

@@ -77,7 +77,7 @@ final class CropController
         ]);
         $wanted = isset($input['wanted']) ? (int) $input['wanted'] : null;
         $asked = [];
-        $kept = $this->editor->edit($this->gardener->season($season)->id, 'crops added', function (stdClass $document) use (
+        $kept = $this->editor->edit($this->gardener->seasonId($season), 'crops added', function (stdClass $document) use (
             $input,
             $wanted,
             &$asked,
@@ -173,7 +173,7 @@ final class CropController
     public function packet(Request $request, int $season): JsonResponse
     {
         $input = $request->validate(['like' => ['required', 'string'], 'setup' => ['nullable', 'string']]);
-        $kept = $this->editor->edit($this->gardener->season($season)->id, 'another packet', function (stdClass $document) use (
+        $kept = $this->editor->edit($this->gardener->seasonId($season), 'another packet', function (stdClass $document) use (
             $input,
         ): array {
             $draft = new SeasonDraft($document);
@@ -211,7 +211,7 @@ final class CropController
             'times' => ['required', 'integer', 'between:1,'.self::MOST_ROUNDS],
             'setup' => ['nullable', 'string'],
         ]);
-        $kept = $this->editor->edit($this->gardener->season($season)->id, 'rounds', function (stdClass $document) use (
+        $kept = $this->editor->edit($this->gardener->seasonId($season), 'rounds', function (stdClass $document) use (
             $input,
             $crop,
         ): array {

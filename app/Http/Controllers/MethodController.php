@@ -46,7 +46,7 @@ final class MethodController
     {
         $input = $request->validate(array_fill_keys(['school', 'copy', 'setup', 'crop'], ['nullable', 'string']));
         $added = '';
-        $kept = $this->editor->edit($this->gardener->season($season)->id, 'a method', function (stdClass $document) use ($input, &$added): array {
+        $kept = $this->editor->edit($this->gardener->seasonId($season), 'a method', function (stdClass $document) use ($input, &$added): array {
             $draft = new SeasonDraft($document);
             if (isset($input['copy'])) {
                 $copy = clone (array_column($draft->rows('methods'), null, 'id')[$input['copy']] ?? throw new NotFoundHttpException);

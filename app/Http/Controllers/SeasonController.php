@@ -100,7 +100,7 @@ final class SeasonController
     public function update(ChangeSeasonRequest $request, SeasonEditor $editor, int $season): JsonResponse
     {
         return $this->state->answer(
-            $editor->apply($this->gardener->season($season)->id, $request->changes(), $request->label()),
+            $editor->apply($this->gardener->seasonId($season), $request->changes(), $request->label(), $request->string('setup')->value()),
             $request->input('setup'),
         );
     }

@@ -47,7 +47,7 @@ final class ThingController
             'count' => ['nullable', 'integer', 'between:1,'.self::MOST_AT_ONCE],
         ], ['count.*' => 'Add 1 to '.self::MOST_AT_ONCE.' at once.']);
         $added = '';
-        $kept = $editor->edit($gardener->season($season)->id, 'something new', function (stdClass $document) use ($input, &$added): array {
+        $kept = $editor->edit($gardener->seasonId($season), 'something new', function (stdClass $document) use ($input, &$added): array {
             $draft = new SeasonDraft($document);
             try {
                 $added = (new Things($draft))->add($input['list'], $input['catalogue'] ?? null, (string) ($input['name'] ?? ''),

@@ -22,6 +22,15 @@ final class SessionOnceNeeded extends StartSession
 
     private const KEPT = 'session-kept';
 
+    /** What was in it when the request came. */
+    private const WAS = 'session-was';
+
+    /** When it was last written. */
+    private const WRITTEN = 'written-at';
+
+    /** So long it need not be written again, seconds; far less than it lives. */
+    private const STAYS = 300;
+
     public function getSession(Request $request): Session
     {
         return tap($this->manager->driver(), function (Session $session) use ($request): void {
@@ -53,8 +62,22 @@ final class SessionOnceNeeded extends StartSession
         self::isKept(request()) && parent::addCookieToResponse($response, $session);
     }
 
+    protected function startSession(Request $request, $session)
+    {
+        $started = parent::startSession($request, $session);
+        $request->attributes->set(self::WAS, $started->all());
+
+        return $started;
+    }
+
+    /** One in which nothing has changed is written again only now and then, so that it does not run out. */
     protected function saveSession($request): void
     {
-        self::isKept($request) && parent::saveSession($request);
+        $session = $request->session();
+        $isSame = $request->attributes->get(self::WAS) === $session->all() && now()->getTimestamp() - (int) $session->get(self::WRITTEN) < self::STAYS;
+        if (self::isKept($request) && ! $isSame) {
+            $session->put(self::WRITTEN, now()->getTimestamp());
+            parent::saveSession($request);
+        }
     }
 }

@@ -358,19 +358,27 @@ final class MeaningCheck
     /** @return Generator<Fault> species raised in a way that asks for what is not known of them */
     private function speciesRaised(): Generator
     {
-        $told = [];
+        $species = $raisedBy = $told = [];
+        foreach ($this->season->rows('crops') as $crop) {
+            $lot = $this->byId['seed_lots'][$crop->text('lot') ?? ''] ?? null;
+            $species[$crop->text('id') ?? ''] = $lot?->text('species') ?? '';
+        }
         foreach ($this->season->rows('setups') as $setup) {
             $overrides = $setup->map('overrides');
-            foreach ($this->season->rows('crops') as $crop) {
-                $method = $this->byId['methods'][$overrides[$crop->text('id') ?? ''] ?? ($setup->text('method') ?? '')] ?? null;
-                $lot = $this->byId['seed_lots'][$crop->text('lot') ?? ''] ?? null;
-                $species = $this->byId['species'][$lot?->text('species') ?? ''] ?? null;
-                $pair = "{$species?->text('id')}|{$method?->text('id')}";
-                if ($method === null || $species === null || isset($told[$pair])) {
+            // Most crops of a long list go by the set-up's own method: each of their species once.
+            $raisedBy[] = [$setup->text('method') ?? '', array_unique(array_diff_key($species, $overrides))];
+            foreach (array_intersect_key($overrides, $species) as $crop => $method) {
+                $raisedBy[] = [$method, [$species[$crop]]];
+            }
+        }
+        foreach ($raisedBy as [$method, $ids]) {
+            foreach ($ids as $id) {
+                [$one, $way] = [$this->byId['species'][$id] ?? null, $this->byId['methods'][$method] ?? null];
+                if ($one === null || $way === null || isset($told[$id][$method])) {
                     continue;
                 }
-                $told[$pair] = true;
-                foreach ([...$this->emergence($species, $method), ...$this->rest($species, $method)] as $fault) {
+                $told[$id][$method] = true;
+                foreach ([...$this->emergence($one, $way), ...$this->rest($one, $way)] as $fault) {
                     yield $fault;
                 }
             }
