@@ -18,6 +18,9 @@ final class History
     /** Old steps are looked for at every so many changes: each look reads them all. */
     private const TRIMMED = 8;
 
+    /** And after one of more than so many bytes. */
+    private const LARGE = 100_000;
+
     /** Text of all steps of a season; the newest is kept whatever its size. */
     private const MOST_BYTES = 2_000_000;
 
@@ -28,22 +31,17 @@ final class History
     public function remember(Season $season, array $changes, string $label): string
     {
         $label = mb_substr($label === '' ? 'a change' : $label, 0, 200);
-        $season->changes()->create([
+        $step = $season->changes()->create([
             'label' => $label,
             'changes' => array_map(fn (Change $change): array => $change->toArray(), $changes),
         ]);
-        $this->forget($season);
-
-        return $label;
-    }
-
-    /** What was undone can be done again no more. */
-    private function forget(Season $season): void
-    {
+        // What was undone can be done again no more.
         $season->changes()->where('undone', true)->delete();
-        if ($season->revision % self::TRIMMED === 0) {
+        if ($season->revision % self::TRIMMED === 0 || strlen((string) $step->getRawOriginal('changes')) > self::LARGE) {
             $this->trim($season);
         }
+
+        return $label;
     }
 
     /** Steps too many, or too large together, go, the oldest first. */

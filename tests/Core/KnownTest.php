@@ -33,7 +33,11 @@ it('comes to the same figures with answers of a season that was a little differe
     // One plant more, another certainty, luck and mishap, other prices: what was known must not be taken for what is.
     isset($file['crops'][0]['split']) ?: $file['crops'][0]['wanted']++;
     $changes = [[], ['confidence' => 0.8], ['luck' => 0.01], ['mishap' => 0.005],
-        ['nursery' => array_map(fn (array $offer): array => ['price' => $offer['price'] + 0.37] + $offer, $file['nursery'])]];
+        ['nursery' => array_map(fn (array $offer): array => ['price' => $offer['price'] ** 1.5] + $offer, $file['nursery'])],
+        ['methods' => array_map(fn (array $method): array => ['round_sites_to' => ($method['round_sites_to'] ?? 1) + 4] + $method, $file['methods'])],
+        // Each in a week of its own, so that a mishap takes no two together.
+        ['crops' => array_map(fn (array $crop, int $n): array => ['plant_out_offset_days' => ($crop['plant_out_offset_days'] ?? 0) + 9 * $n] + $crop,
+            $file['crops'], array_keys($file['crops']))]];
     foreach ($changes as $change) {
         $season = Seasons::read($change + $file);
         $first = new SeasonCosting($season);
@@ -44,3 +48,16 @@ it('comes to the same figures with answers of a season that was a little differe
         }
     }
 })->with(range(92_000, 92_029));
+
+it('takes no chance of one demo for that of another', function (array $first, array $then) {
+    $demo = Seasons::demo();
+    $of = fn (array $change): array => array_replace_recursive($demo, ['mishap' => 0.3], $change);
+    $before = new SeasonCosting(Seasons::read($of($first)));
+    $before->result();
+    $season = Seasons::read($of($then));
+    $plain = (new SeasonCosting($season))->result();
+    expect(json_encode((new SeasonCosting($season, known: new Known($before->known->answers())))->result()))->toBe(json_encode($plain));
+})->with([
+    'nursery prices' => [[], ['nursery' => array_map(fn (array $offer): array => ['price' => $offer['price'] / 3], Seasons::demo()['nursery'])]],
+    'weeks of sowing' => [[], ['crops' => array_map(fn (int $n): array => ['plant_out_offset_days' => 7 * $n], range(0, 11))]],
+]);

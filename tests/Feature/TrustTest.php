@@ -485,3 +485,34 @@ it('keeps a garden whose clock jumps ahead', function (string $ahead) {
     $this->travelTo(now()->add($ahead));
     $this->getJson('/api/seasons')->assertOk()->assertJsonPath('seasons.0.id', $season);
 })->with(['1 hour', '1 day']);
+
+it('writes a session again only where something in it changed, or now and then', function () {
+    config(['session.driver' => 'database']);
+    account();
+    session()->setId($session = Str::random(40));
+    $name = CookieNames::session((string) config('app.key'));
+    $this->withCredentials()->withCookie($name, $session)
+        ->postJson('/api/session', ['email' => 'mossy@example.org', 'password' => SECRET])->assertOk();
+    $session = session()->getId();
+    $ask = fn () => $this->withCookie($name, $session)->getJson('/api/seasons')->assertOk();
+    $written = fn (): int => (int) DB::table('sessions')->where('id', $session)->value('last_activity');
+    $ask();
+    $first = $written();
+    $this->travelTo(now()->addMinute());
+    $ask();
+    expect($written())->toBe($first);
+    $this->travelTo(now()->addMinutes(6));
+    $ask();
+    expect($written())->toBe(now()->timestamp);
+});
+
+it('keeps the last 300 steps, give or take a few', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $row = ['season_id' => $season->id, 'label' => 'old', 'changes' => '[]', 'undone' => false, 'created_at' => now()];
+    DB::table('season_changes')->insert(array_fill(0, 330, $row));
+    foreach (range(1, 8) as $n) {
+        $this->patchJson("/api/seasons/{$season->id}", hoursOfLed($n % 2 === 1 ? 16 : 14, $n % 2 === 1 ? 14 : 16))->assertOk();
+    }
+    expect($season->changes()->count())->toBeLessThanOrEqual(308)->toBeGreaterThanOrEqual(300);
+});
