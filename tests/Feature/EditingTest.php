@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Seasons\SeasonShelf;
+use Illuminate\Support\Facades\Cache;
 use JollyPenny\Core\Editing\DocumentPath;
 use JollyPenny\Core\Season\File\SeasonSchema;
 
@@ -382,3 +383,22 @@ it('says by how much a change moved the till', function () {
             1e-9,
         );
 });
+
+it('says by how much the last of two changes moved the till, whether the one before is still known or not', function (bool $isKnown) {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $tills = [$this->getJson("/api/seasons/{$season->id}?setup=bench")->json('pictures.bench')];
+    foreach ([[16, 12], [12, 4]] as [$from, $to]) {
+        $isKnown ?: Cache::store('array')->clear();
+        $answer = $this->patchJson("/api/seasons/{$season->id}", hoursOfLed($from, $to) + ['setup' => 'bench'])->assertOk();
+        $tills[] = $answer->json('pictures.bench');
+        [$before, $after] = array_slice($tills, -2);
+        expect($answer->json('moved.till.kwh'))->toEqualWithDelta($after['till']['kwh'] - $before['till']['kwh'], 1e-9)
+            ->and($answer->json('moved.till.cash_now'))->toEqualWithDelta($after['till']['cash_now'] - $before['till']['cash_now'], 1e-9)
+            ->and($answer->json('moved.crops'))->toHaveCount(count($after['crops']));
+        foreach ($answer->json('moved.crops') as $crop => $moved) {
+            expect($moved['keep'] ?? 0.0)->toEqualWithDelta(($after['crops'][$crop]['till']['keep'] ?? 0.0) - ($before['crops'][$crop]['till']['keep'] ?? 0.0), 1e-9);
+        }
+    }
+    expect(abs($answer->json('moved.till.kwh')))->toBeGreaterThan(1.0);
+})->with([true, false]);

@@ -508,7 +508,7 @@ return [
     ['old answers are never let go', 'core/Sowing/Known.php', 'array_slice($this->used + $this->before, 0, self::MOST, true)', '$this->used + $this->before', 'tests/Core/KnownTest.php'],
     ['a till from two changes ago', 'app/Seasons/KeptTills.php', '$edited->revisionBefore, $setup', '$edited->revisionBefore - 1, $setup', 'tests/Feature/EditingTest.php'],
     // What is a guess.
-    ['what was said to be right is a guess', 'core/Workings/Origins.php', "if (in_array(\$key, (array) (self::meta(\$row)->{SeasonDraft::KNOWN} ?? []), true)) {", 'if (false) {', 'tests/Core/GuessesTest.php'],
+    ['what was said to be right is a guess', 'core/Workings/Origins.php', 'if (in_array($key, (array) (self::meta($row)->{SeasonDraft::KNOWN} ?? []), true)) {', 'if (false) {', 'tests/Core/GuessesTest.php'],
     ['every room is a guess', 'core/Workings/Origins.php', '(self::meta($row)->{SeasonDraft::GUESS} ?? null) === ($path[2] ?? \'\')', 'true', 'tests/Core/GuessesTest.php'],
     ['rooms that nothing stands in', 'core/Advising/Guesses.php', 'isset($used[$place->id]) && ', '', 'tests/Core/GuessesTest.php'],
     ['the last ones first', 'core/Advising/Guesses.php', '$b->moves <=> $a->moves', '$a->moves <=> $b->moves', 'tests/Core/GuessesTest.php'],

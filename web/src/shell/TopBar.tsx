@@ -4,6 +4,7 @@ import { Menu } from '../edit/Menu';
 import { useMaybeSnapshot } from '../season/SeasonContext';
 import { useAccount } from '../screens/account/useAccount';
 import { PARTS, STEPS } from './steps';
+import { useAhead } from './useAhead';
 import s from './shell.module.css';
 
 interface Props {
@@ -53,6 +54,7 @@ export function TopBar({ scheme, toggle, season }: Props) {
 function Steps({ season }: { season: number }) {
   const { pathname } = useLocation();
   const name = useMaybeSnapshot()?.season?.name;
+  const ahead = useAhead(season);
   const here = STEPS.find(({ path }) => pathname.startsWith(`/seasons/${season}/${path}`)) ?? STEPS[0];
   useEffect(() => {
     document.title = [here?.name, name, 'Jolly Penny'].filter(Boolean).join(' · ');
@@ -69,6 +71,7 @@ function Steps({ season }: { season: number }) {
               to={`/seasons/${season}/${path}`}
               className={path === here?.path ? 'here' : undefined}
               aria-current={path === here?.path ? 'step' : undefined}
+              {...ahead(path)}
             >
               {name}
             </NavLink>

@@ -1,8 +1,10 @@
 import { answered, client } from '../../api/client';
-import { useOfRevision } from '../../season/useOfRevision';
+import { asking, useAsked } from '../../season/useOfRevision';
 
 /** Places, lamps and mats of a set-up day by day, at the season's present revision. */
-export const useBench = (season: number, setup: string, revision: number) =>
-  useOfRevision(['bench', season, setup], revision, () =>
+export const askBench = (season: number, setup: string) =>
+  asking(['bench', season, setup], () =>
     answered(client.GET('/api/seasons/{season}/setups/{setup}/bench', { params: { path: { season, setup } } })),
   );
+
+export const useBench = (season: number, setup: string, revision: number) => useAsked(askBench(season, setup), revision);

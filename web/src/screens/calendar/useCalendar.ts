@@ -1,7 +1,9 @@
 import { answered, client } from '../../api/client';
-import { useOfRevision } from '../../season/useOfRevision';
+import { asking, useAsked } from '../../season/useOfRevision';
 
-export const useCalendar = (season: number, setup: string, revision: number) =>
-  useOfRevision(['calendar', season, setup], revision, () =>
+export const askCalendar = (season: number, setup: string) =>
+  asking(['calendar', season, setup], () =>
     answered(client.GET('/api/seasons/{season}/setups/{setup}/calendar', { params: { path: { season, setup } } })),
   );
+
+export const useCalendar = (season: number, setup: string, revision: number) => useAsked(askCalendar(season, setup), revision);

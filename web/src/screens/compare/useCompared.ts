@@ -1,8 +1,8 @@
 import { answered, client } from '../../api/client';
-import { useOfRevision } from '../../season/useOfRevision';
+import { asking, useAsked } from '../../season/useOfRevision';
 
 /** All set-ups side by side, at the season's present revision; the one before stays in sight while they are reckoned. */
-export const useCompared = (season: number, revision: number) =>
-  useOfRevision(['compare', season], revision, () =>
-    answered(client.GET('/api/seasons/{season}/compare', { params: { path: { season } } })),
-  );
+export const askCompared = (season: number) =>
+  asking(['compare', season], () => answered(client.GET('/api/seasons/{season}/compare', { params: { path: { season } } })));
+
+export const useCompared = (season: number, revision: number) => useAsked(askCompared(season), revision);

@@ -1,6 +1,4 @@
 import { words } from '../../api/client';
-import { answered, client } from '../../api/client';
-import { useOfRevision } from '../../season/useOfRevision';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
 import { useAsk } from '../../shell/AskContext';
 import { PlanningPage } from '../../shell/Page';
@@ -8,6 +6,7 @@ import { SetupPicker } from '../../shell/SetupPicker';
 import { money } from '../../words/money';
 import { FromWorkbook } from './FromWorkbook';
 import s from './ledger.module.css';
+import { useLedger } from './useLedger';
 
 /** What the season costs, crop by crop and head by head, down to the coin. */
 export function LedgerScreen() {
@@ -19,9 +18,7 @@ function Book({ shown }: { shown: OnScreen }) {
   const { id, season, setup, revision } = shown;
   const ask = useAsk();
   const url = `/api/seasons/${id}/setups/${setup.id}`;
-  const { data, error } = useOfRevision(['ledger', id, setup.id], revision, () =>
-    answered(client.GET('/api/seasons/{season}/setups/{setup}/ledger', { params: { path: { season: id, setup: setup.id } } })),
-  );
+  const { data, error } = useLedger(id, setup.id, revision);
   if (error && !data) return <p role="alert">{words(error)}</p>;
   if (!data)
     return (

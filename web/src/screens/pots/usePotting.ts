@@ -1,8 +1,10 @@
 import { answered, client } from '../../api/client';
-import { useOfRevision } from '../../season/useOfRevision';
+import { asking, useAsked } from '../../season/useOfRevision';
 
 /** Pots, mix and supplies of a set-up, at the season's present revision. */
-export const usePotting = (season: number, setup: string, revision: number) =>
-  useOfRevision(['pots', season, setup], revision, () =>
+export const askPotting = (season: number, setup: string) =>
+  asking(['pots', season, setup], () =>
     answered(client.GET('/api/seasons/{season}/setups/{setup}/pots', { params: { path: { season, setup } } })),
   );
+
+export const usePotting = (season: number, setup: string, revision: number) => useAsked(askPotting(season, setup), revision);

@@ -1,5 +1,4 @@
-import { answered, client, words } from '../../api/client';
-import { useOfRevision } from '../../season/useOfRevision';
+import { words } from '../../api/client';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
 import { PlanningPage } from '../../shell/Page';
 import { SetupPicker } from '../../shell/SetupPicker';
@@ -10,6 +9,7 @@ import { SurePart } from './SurePart';
 import { WordsPart } from './WordsPart';
 import { WorthPart } from './WorthPart';
 import s from './reckoning.module.css';
+import { useReckoning } from './useReckoning';
 
 /** Ways to save more, what the answer depends on, and how sure it is: while planning as well as afterwards. */
 export function AdviceScreen() {
@@ -42,9 +42,7 @@ function Advice({ shown }: { shown: OnScreen }) {
 
 /** What each crop earns for the room it takes under the lights. */
 function Worth({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
-  const { data, error } = useOfRevision(['trays', id, 'reckoning', setup.id], revision, () =>
-    answered(client.GET('/api/seasons/{season}/setups/{setup}/reckoning', { params: { path: { season: id, setup: setup.id } } })),
-  );
+  const { data, error } = useReckoning(id, setup.id, revision);
   if (error) return <p role="alert">{words(error)}</p>;
   return data === undefined ? null : <WorthPart season={season} worth={data.worth} />;
 }

@@ -1,7 +1,6 @@
 import { Link } from 'react-router';
-import { answered, client, words } from '../../api/client';
+import { words } from '../../api/client';
 import type { CameTo, Season } from '../../api/types';
-import { useOfRevision } from '../../season/useOfRevision';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
 import { PlanningPage } from '../../shell/Page';
@@ -14,6 +13,7 @@ import { BeliefsPart } from './BeliefsPart';
 import { Bridge, STEP_WORDS } from './Bridge';
 import { EndPart } from './EndPart';
 import s from './reckoning.module.css';
+import { useReckoning } from './useReckoning';
 
 /** What the season came to, where plants and money went, and what the next season is to believe. */
 export function ReckoningScreen() {
@@ -23,9 +23,7 @@ export function ReckoningScreen() {
 
 function Reckoning({ shown }: { shown: OnScreen }) {
   const { id, season, setup, revision } = shown;
-  const { data, error } = useOfRevision(['trays', id, 'reckoning', setup.id], revision, () =>
-    answered(client.GET('/api/seasons/{season}/setups/{setup}/reckoning', { params: { path: { season: id, setup: setup.id } } })),
-  );
+  const { data, error } = useReckoning(id, setup.id, revision);
   if (!data)
     return error ? (
       <p role="alert">{words(error)}</p>

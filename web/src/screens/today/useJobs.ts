@@ -1,14 +1,17 @@
 import { useMemo } from 'react';
 import { answered, client } from '../../api/client';
 import type { Job } from '../../api/types';
-import { useOfRevision } from '../../season/useOfRevision';
+import { asking, useAsked } from '../../season/useOfRevision';
 import { useLog, withWaiting } from '../../season/useLog';
+
+export const askJobs = (season: number, setup: string) =>
+  asking(['today', season, setup], () =>
+    answered(client.GET('/api/seasons/{season}/setups/{setup}/today', { params: { path: { season, setup } } })),
+  );
 
 /** All jobs of a set-up's season, with what waits on this device to be written. */
 export function useJobs(season: number, setup: string, revision: number) {
-  const { data, error } = useOfRevision(['today', season, setup], revision, () =>
-    answered(client.GET('/api/seasons/{season}/setups/{setup}/today', { params: { path: { season, setup } } })),
-  );
+  const { data, error } = useAsked(askJobs(season, setup), revision);
   const { entries } = useLog(season);
   const jobs = useMemo(() => (data ? withWaiting(data.jobs, entries) : null), [data, entries]);
   return { jobs, lastOn: data?.last_on ?? null, marked: data?.marked ?? [], error };

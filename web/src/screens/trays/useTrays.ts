@@ -1,11 +1,13 @@
 import { answered, client } from '../../api/client';
 import type { LogEntry, RowPicture, TrayPicture } from '../../api/types';
-import { useOfRevision } from '../../season/useOfRevision';
+import { asking, useAsked } from '../../season/useOfRevision';
 
-export const useTrays = (season: number, setup: string, revision: number) =>
-  useOfRevision(['trays', season, setup], revision, () =>
+export const askTrays = (season: number, setup: string) =>
+  asking(['trays', season, setup], () =>
     answered(client.GET('/api/seasons/{season}/setups/{setup}/trays', { params: { path: { season, setup } } })),
   );
+
+export const useTrays = (season: number, setup: string, revision: number) => useAsked(askTrays(season, setup), revision);
 
 /** What one site of a tray shows: nothing sown yet, seed, a plant, or nothing came of it. */
 export type Cell = 'planned' | 'seed' | 'plant' | 'empty';
