@@ -422,15 +422,31 @@ abstract class BrowserTestCase extends TestCase
         );
     }
 
-    /** @return list<string> rule and place of each serious or critical accessibility finding */
+    /** @return list<string> rule and place of each accessibility finding that is more than minor */
     public function accessibilityFindings(): array
     {
         $this->browser->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
         $found = $this->browser
             ->executeAsyncScript('const done = arguments[0]; axe.run({ resultTypes: ["violations"] }).then((r) => done(r.violations
-            .filter((v) => v.impact === "serious" || v.impact === "critical").map((v) => v.id + ": " + v.nodes.map((n) => n.target.join(" ")).join(", "))));');
+            .filter((v) => v.impact !== "minor").map((v) => v.id + ": " + v.nodes.map((n) => n.target.join(" ")).join(", "))));');
 
         return is_array($found) ? array_values(array_filter($found, is_string(...))) : ['axe did not answer'];
+    }
+
+    /** @return list<string> what several controls on the page are called alike, though they do unlike things */
+    public function sharedNames(): array
+    {
+        $found = $this->browser->executeScript('const names = {};
+            for (const one of document.querySelectorAll("button, a[href], input, select, textarea, summary")) {
+                // The till repeats what a page says of the same figure.
+                if (!one.checkVisibility() || one.closest("aside")) continue;
+                const labels = [...(one.labels ?? [])].map((label) => label.textContent).join(" ");
+                const name = (one.getAttribute("aria-label") || labels || one.textContent || "").replace(/\\s+/g, " ").trim();
+                if (name !== "") (names[`${one.tagName} ${name}`] ??= new Set()).add(one.tagName === "A" ? one.href : one);
+            }
+            return Object.keys(names).filter((name) => names[name].size > 1);');
+
+        return is_array($found) ? array_values(array_filter($found, is_string(...))) : ['no answer'];
     }
 
     private function open(int $port, int $width, int $height): RemoteWebDriver

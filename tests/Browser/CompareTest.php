@@ -159,7 +159,7 @@ it('has no serious accessibility finding in either theme, on a desk and on a pho
     $this->openScreen($screen, $width, 844);
     $this->find('h1');
     usleep(900_000);
-    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
+    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([])->and($this->sharedNames())->toBe([]);
     $this->otherTheme();
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
 })

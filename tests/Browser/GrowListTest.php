@@ -230,7 +230,7 @@ it('works 360 and 390 wide and in both themes without serious accessibility find
     $this->visit($this->path(), $width, $height);
     $this->click('[data-open="ink-pot"]');
     $this->find('[data-part="lots"]');
-    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
+    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([])->and($this->sharedNames())->toBe([]);
     $this->otherTheme();
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
 })->with([[1280, 800], [390, 844], [360, 740]]);

@@ -111,7 +111,7 @@ it('has no serious accessibility finding on the list and the ledger, in both the
     openShopping($this, $screen, $width);
     $screen === 'shopping' && $this->click('input[name="tick-seed-tom-copper"]');
     usleep(600_000);
-    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([]);
+    expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([])->and($this->sharedNames())->toBe([]);
     $this->otherTheme();
     expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
 })->with(['shopping', 'ledger'])->with([1280, 390]);

@@ -61,7 +61,7 @@ export function AddThing({ lists, label, place, added, many = false }: Props) {
     <span className={s.addMany}>
       {many && (
         <EditBounded
-          label="How many"
+          label={`How many: ${label}`}
           name={`${lists[0]?.[0]}.number`}
           bare
           after="×"

@@ -7,6 +7,8 @@ import s from './edit.module.css';
 
 export interface EditProps<T> {
   label: string;
+  /** Whose it is, for those who cannot see where it stands. */
+  of?: string;
   value: T;
   name: string;
   show: (value: T) => string;
@@ -24,6 +26,7 @@ export interface EditProps<T> {
 /** A value edited where it stands: Enter or leaving the field saves it, Escape brings the last good value back. */
 export function EditText<T>({
   label,
+  of,
   value,
   name,
   show,
@@ -40,7 +43,10 @@ export function EditText<T>({
   const draft = useDraft(value, show, parse, save, useFieldName(name));
   return (
     <div className={clsx(s.edit, bare ? s.editBare : undefined)} title={hint}>
-      <label htmlFor={id}>{label}</label>
+      <label htmlFor={id}>
+        {label}
+        {of !== undefined && <span className="hidden"> of {of}</span>}
+      </label>
       <span className={s.editValue}>
         <Input
           id={id}

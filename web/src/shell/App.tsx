@@ -81,7 +81,7 @@ export function App() {
     <ConfigProvider theme={themeFor(scheme)} csp={nonce ? { nonce } : undefined}>
       <Antd component={false}>
         <ScreenGuard>
-          <Suspense fallback={<main className="work" aria-busy="true" />}>
+          <Suspense fallback={<main className="work" id="work" aria-busy="true" />}>
             <Routes>
               <Route path="/seasons/:season" element={<SeasonFrame scheme={scheme} toggle={toggle} />}>
                 <Route index element={<Navigate to="compare" replace />} />
@@ -122,7 +122,7 @@ export function App() {
                 <Route
                   path="*"
                   element={
-                    <main className="work">
+                    <main className="work" id="work">
                       <h1>There is no such page</h1>
                       <p>
                         <a href="/">Your garden</a>
@@ -183,7 +183,7 @@ function LastSeason() {
   const { data, error } = useSeasons();
   if (error)
     return (
-      <main className="work">
+      <main className="work" id="work">
         <p role="alert">
           {words(error)} <a href="/">Try again</a>
         </p>
@@ -191,7 +191,7 @@ function LastSeason() {
     );
   if (!data)
     return (
-      <main className="work" aria-busy="true">
+      <main className="work" id="work" aria-busy="true">
         <p className="quiet">Fetching your season…</p>
       </main>
     );

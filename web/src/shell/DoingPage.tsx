@@ -15,7 +15,7 @@ export function DoingPage({ children }: { children: Children }) {
   const shown = useOnScreen();
   if (shown === null)
     return (
-      <main className="work" aria-busy="true">
+      <main className="work" id="work" aria-busy="true">
         <p className="quiet">Fetching your season…</p>
       </main>
     );

@@ -74,7 +74,7 @@ export function PlanningPage({ children, till, bare = false }: Props) {
   }
   if (shown === null) {
     return (
-      <main className="work" aria-busy={status !== 'missing'}>
+      <main className="work" id="work" aria-busy={status !== 'missing'}>
         {status === 'missing' ? (
           <p role="alert">
             There is no such season in your garden. <a href="/seasons">Your seasons</a>

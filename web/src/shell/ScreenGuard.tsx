@@ -49,7 +49,7 @@ export class ScreenGuard extends Component<{ children: ReactNode }, { failed: Fa
     const { failed } = this.state;
     if (failed === null) return this.props.children;
     return (
-      <main className="work">
+      <main className="work" id="work">
         <h1>{failed === 'fetched' ? 'This page is not here yet' : 'This page broke'}</h1>
         <p role="alert">
           {failed === 'fetched'

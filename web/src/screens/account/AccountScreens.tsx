@@ -42,7 +42,7 @@ export function SignInScreen() {
     onSuccess: () => startOver('/'),
   });
   return (
-    <main className={clsx('work', s.narrow)}>
+    <main className={clsx('work', s.narrow)} id="work">
       <h1>Sign in</h1>
       <p>What you typed in this garden comes along.</p>
       <Form<Fields> layout="vertical" requiredMark={false} onFinish={(fields) => signIn.mutate(fields)}>
@@ -73,7 +73,7 @@ export function ForgottenScreen() {
     mutationFn: (body: { email: string }) => answered(client.POST('/api/password/forgot', { body })),
   });
   return (
-    <main className={clsx('work', s.narrow)}>
+    <main className={clsx('work', s.narrow)} id="work">
       <h1>A new password</h1>
       {forgot.isSuccess ? (
         <p role="status">
@@ -113,7 +113,7 @@ export function NewPasswordScreen() {
     onSuccess: () => void navigate('/sign-in'),
   });
   return (
-    <main className={clsx('work', s.narrow)}>
+    <main className={clsx('work', s.narrow)} id="work">
       <h1>A new password</h1>
       <Form<Fields> layout="vertical" requiredMark={false} onFinish={(fields) => reset.mutate(fields)}>
         <Form.Item name="password" label={`New password for ${query.get('email') ?? ''}`} rules={password}>
@@ -152,22 +152,22 @@ export function AccountScreen() {
   });
   if (error)
     return (
-      <main className={clsx('work', s.narrow)}>
+      <main className={clsx('work', s.narrow)} id="work">
         <p role="alert">{words(error)}</p>
       </main>
     );
   if (account?.guest)
     return (
-      <main className={clsx('work', s.narrow)}>
+      <main className={clsx('work', s.narrow)} id="work">
         <h1>Nobody is signed in</h1>
         <p>
           <Link to="/sign-in">Sign in</Link>, or <a href="/">just try it</a>.
         </p>
       </main>
     );
-  if (!account) return <main className={clsx('work', s.narrow)} aria-busy="true" />;
+  if (!account) return <main className={clsx('work', s.narrow)} id="work" aria-busy="true" />;
   return (
-    <main className={clsx('work', s.narrow)}>
+    <main className={clsx('work', s.narrow)} id="work">
       <h1>Your garden</h1>
       {account.trial ? (
         <>

@@ -26,6 +26,7 @@ export function GearPart({ season, setup }: { season: Season; setup: Setup }) {
                 onChange={(event) => use(row.id, row.name, event.target.checked)}
               />{' '}
               used in this set-up
+              <span className="hidden">: {row.name}</span>
             </label>
             <label className="tick">
               <input
@@ -37,6 +38,7 @@ export function GearPart({ season, setup }: { season: Season; setup: Setup }) {
                 }
               />{' '}
               already mine
+              <span className="hidden">: {row.name}</span>
             </label>
           </WareLine>
         ))}

@@ -100,13 +100,13 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
               {' '}
               over{' '}
               <SaidNumber
-                label="Trays it lights"
+                label={`Trays it lights: ${row.name}`}
                 name={name('flats')}
                 field="lights.flats"
                 value={light.flats}
                 save={save('flats', 'flats')}
               />{' '}
-              flats
+              trays
             </>
           )}
           {mat && (
@@ -114,7 +114,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
               {' '}
               under{' '}
               <SaidNumber
-                label="Trays it heats"
+                label={`Trays it heats: ${row.name}`}
                 name={name('flats')}
                 field="mats.flats"
                 value={mat.flats}
@@ -122,7 +122,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
               />{' '}
               trays, warms by{' '}
               <Said<number>
-                label="Degrees it warms the soil"
+                label={`Degrees it warms the soil: ${row.name}`}
                 name={name('lift_c')}
                 value={Number((mat.lift_c * degrees).toFixed(1))}
                 show={String}
@@ -142,7 +142,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
             <>
               ,{' '}
               <SaidNumber
-                label="Hours a day"
+                label={`Hours a day: ${row.name}`}
                 name={name('hours_per_day')}
                 field={list === 'lights' ? 'lights.hours_per_day' : 'appliances.hours_per_day'}
                 value={hours}
@@ -153,7 +153,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
           )}
           {light && (
             <Said<string>
-              label="On from"
+              label={`On from: ${row.name}`}
               name={name('on_at')}
               value={light.on_at}
               show={String}
@@ -199,6 +199,7 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
             }
           />{' '}
           used in this set-up
+          <span className="hidden">: {row.name}</span>
         </label>
         <label className="tick">
           <input
@@ -208,9 +209,12 @@ function Thing({ season, setup, list, id, use }: ThingProps) {
             onChange={(event) => apply('owned', 'owned', event.target.checked)}
           />{' '}
           already mine
+          <span className="hidden">: {row.name}</span>
         </label>
         <details className={s.fine}>
-          <summary>Price, lifetime and label</summary>
+          <summary>
+            Price, lifetime and label<span className="hidden"> of {row.name}</span>
+          </summary>
           <EditNumber
             label="Price"
             name={name('price')}

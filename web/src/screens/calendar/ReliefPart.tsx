@@ -64,7 +64,7 @@ export function ReliefPart({ shown: { season }, calendar }: { shown: OnScreen; c
                 </td>
                 <td>
                   <button type="button" className="plain" onClick={() => take(relief)}>
-                    Do it
+                    Do it<span className="hidden">: {say(relief)}</span>
                   </button>
                 </td>
               </tr>

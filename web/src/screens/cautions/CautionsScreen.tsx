@@ -7,7 +7,7 @@ import s from './cautions.module.css';
 export function CautionsScreen() {
   const { data, error } = useAllCautions();
   return (
-    <main className={clsx('work', s.reading)}>
+    <main className={clsx('work', s.reading)} id="work">
       <h1>Safety</h1>
       <p>
         The maker’s instructions, local codes and a licensed electrician, where wiring is meant, come before anything said here.

@@ -100,7 +100,7 @@ function MakeItFit({ season, setup, fitted }: { season: Season; setup: string; f
       {money(fitted.per_wanted, season.currency, true)} {moreOf(fitted)}
       {fitted.crowded_days > 0 ? ', still short of room' : ''}
       <button type="button" className="plain" data-fit={setup} onClick={() => void add({ fit: setup })}>
-        Add as a set-up
+        Add as a set-up<span className="hidden">: {season.setups.find(({ id }) => id === setup)?.name}</span>
       </button>
       {why !== null && (
         <span className="trouble" role="alert">

@@ -30,6 +30,7 @@ export function StackRow({ stacks, compared, setups, currency, shown }: Props) {
   return (
     <tr className={s.stacks}>
       <th scope="row">
+        <span className="hidden">What a plant’s cost is made of</span>
         <ul className={s.stackLegend} aria-hidden="true">
           {(Object.keys(GROUPS) as Group[]).map((group) => (
             <li key={group}>

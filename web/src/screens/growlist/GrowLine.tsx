@@ -8,6 +8,7 @@ import { parseText } from '../../edit/text';
 import type { SeasonActions } from '../../season/SeasonContext';
 import type { LineFacts } from '../../season/site';
 import { useAsk } from '../../shell/AskContext';
+import { shortDay } from '../../words/dates';
 import { money, moneySign } from '../../words/money';
 import { failure, percent, potWords, sowingLine, upper, verdictWords, warningWords } from '../../words/sowing';
 import { fromUnit, inUnit } from '../../words/units';
@@ -27,6 +28,8 @@ interface Props {
   currency: string;
   us: boolean;
   year: number;
+  /** Another line of the list is the same variety. */
+  isRound: boolean;
   open: boolean;
   chosen: boolean;
   toggle: (crop: string) => void;
@@ -48,6 +51,7 @@ export const GrowLine = memo(function GrowLine({
   currency,
   us,
   year,
+  isRound,
   open,
   chosen,
   toggle,
@@ -58,6 +62,8 @@ export const GrowLine = memo(function GrowLine({
   const { line } = picture;
   const verdict = verdictWords(result, line, currency, crop.substitute);
   const name = lot.variety;
+  // Two rounds of the same are told apart by their day.
+  const named = isRound && result.sow_on !== null ? `${name}, sown ${shortDay(result.sow_on, us)}` : name;
   const own = lot.seeds_per_packet === null;
   const pots = potWords(picture.pots, us);
   const save = (path: (string | number)[], label: string) => (to: unknown) => store.change([{ path, to }], `${label}, ${name}`);
@@ -78,7 +84,7 @@ export const GrowLine = memo(function GrowLine({
       <td className={s.lineMark}>
         <input
           type="checkbox"
-          aria-label={`Choose ${name}`}
+          aria-label={`Choose ${named}`}
           checked={chosen}
           onClick={(event) => choose(crop.id, event.shiftKey)}
           onChange={() => undefined}
@@ -86,7 +92,7 @@ export const GrowLine = memo(function GrowLine({
       </td>
       <td className={s.lineCrop} data-part="line-crop">
         <Cell
-          label={`Variety of ${name}`}
+          label={`Variety of ${named}`}
           name={`${crop.id}.variety`}
           column="variety"
           value={name}
@@ -97,13 +103,14 @@ export const GrowLine = memo(function GrowLine({
         />
         <small>
           {species?.name}
+          {isRound && result.sow_on !== null ? `, sown ${shortDay(result.sow_on, us)}` : ''}
           {crop.anchor === 'first_frost' ? ', autumn' : ''}
           {method ? ` · ${method.name.charAt(0).toLowerCase()}${method.name.slice(1)}` : ''}
         </small>
       </td>
       <td className={s.lineWanted} data-head="Wanted">
         <Cell
-          label={`Wanted of ${name}`}
+          label={`Wanted of ${named}`}
           name={`${crop.id}.wanted`}
           column="wanted"
           value={crop.wanted}
@@ -122,7 +129,7 @@ export const GrowLine = memo(function GrowLine({
           <span className="mono strong">
             {moneySign(currency)}
             <Cell
-              label={`Packet price of ${name}`}
+              label={`Packet price of ${named}`}
               name={`${crop.id}.packet_price`}
               column="price"
               value={lot.packet_price}
@@ -139,7 +146,7 @@ export const GrowLine = memo(function GrowLine({
           ) : (
             <>
               <Cell
-                label={`Seeds in a packet of ${name}`}
+                label={`Seeds in a packet of ${named}`}
                 name={`${crop.id}.seeds`}
                 column="seeds"
                 value={lot.seeds_per_packet ?? 0}
@@ -156,7 +163,13 @@ export const GrowLine = memo(function GrowLine({
             <>
               {' '}
               ·{' '}
-              <button type="button" className="link" data-explain="g" onClick={() => ask({ figure: 'g', crop: crop.id })}>
+              <button
+                type="button"
+                className="link"
+                data-explain="g"
+                aria-label={`${line.come_up_of_hundred} % germination of ${named}`}
+                onClick={() => ask({ figure: 'g', crop: crop.id })}
+              >
                 {line.come_up_of_hundred} % germination
               </button>
             </>
@@ -168,7 +181,13 @@ export const GrowLine = memo(function GrowLine({
           <>
             <SiteStrip strip={line.strip} />
             <small>
-              <button type="button" className="link" data-explain="seeds" onClick={() => ask({ figure: 'seeds', crop: crop.id })}>
+              <button
+                type="button"
+                className="link"
+                data-explain="seeds"
+                aria-label={`${sowingLine(result, method, reckoned, site, us)} of ${named}`}
+                onClick={() => ask({ figure: 'seeds', crop: crop.id })}
+              >
                 {sowingLine(result, method, reckoned, site, us)}
               </button>
               {crop.sow?.method === method.id && ', your choice'}
@@ -195,6 +214,7 @@ export const GrowLine = memo(function GrowLine({
               type="button"
               className="amount mono strong"
               data-odds
+              aria-label={`${percent(result.p_enough)} chance of enough ${named}`}
               onClick={() => ask({ figure: 'p_enough', crop: crop.id })}
             >
               {percent(result.p_enough)}
@@ -212,6 +232,7 @@ export const GrowLine = memo(function GrowLine({
             type="button"
             className="amount copper mono strong"
             data-cost
+            aria-label={`${money(result.per_finished, currency, true)} for each ${named}`}
             onClick={() => ask({ figure: 'per_finished', crop: crop.id })}
           >
             {money(result.per_finished, currency, true)}
@@ -234,7 +255,12 @@ export const GrowLine = memo(function GrowLine({
           {line.saves === null ? (
             verdict.reason
           ) : (
-            <button type="button" className="link" onClick={() => ask({ figure: 'saves', crop: crop.id })}>
+            <button
+              type="button"
+              className="link"
+              aria-label={`${verdict.reason}: ${named}`}
+              onClick={() => ask({ figure: 'saves', crop: crop.id })}
+            >
               {verdict.reason}
             </button>
           )}
@@ -242,7 +268,12 @@ export const GrowLine = memo(function GrowLine({
         {line.nursery_each !== null && (
           <small>
             nursery{' '}
-            <button type="button" className="link" onClick={() => ask({ figure: 'nursery_each', crop: crop.id })}>
+            <button
+              type="button"
+              className="link"
+              aria-label={`${money(line.nursery_each, currency, true)} for a ${named} from the nursery`}
+              onClick={() => ask({ figure: 'nursery_each', crop: crop.id })}
+            >
               {money(line.nursery_each, currency, true)}
             </button>{' '}
             each
@@ -252,7 +283,7 @@ export const GrowLine = memo(function GrowLine({
           <small>
             in a pot of{' '}
             <Cell
-              label={`Smallest pot of a bought ${name}, ${us ? 'cups' : 'litres'}`}
+              label={`Smallest pot of a bought ${named}, ${us ? 'cups' : 'litres'}`}
               name={`${crop.id}.pot_at_least`}
               column="pot"
               value={Math.round(100 * inUnit(crop.pot_at_least_l, us ? 'cup' : 'L')) / 100}
@@ -277,7 +308,7 @@ export const GrowLine = memo(function GrowLine({
         >
           <span aria-hidden="true">{open ? '▴' : '▾'}</span>
           <span className="hidden">
-            {open ? 'Less' : 'More'} on {name} in {setup}
+            {open ? 'Less' : 'More'} on {named} in {setup}
           </span>
         </button>
       </td>

@@ -54,6 +54,16 @@ function List({ shown }: { shown: OnScreen }) {
     return sortLines(found, order);
   }, [season, base, cropResult, picture, order, wish]);
 
+  const rounds = useMemo(() => {
+    const varieties = new Map(season.seed_lots.map(({ id, variety }) => [id, variety]));
+    const lines = new Map<string, number>();
+    for (const { lot } of season.crops) {
+      const variety = varieties.get(lot) ?? lot;
+      lines.set(variety, (lines.get(variety) ?? 0) + 1);
+    }
+    return lines;
+  }, [season.crops, season.seed_lots]);
+
   const toggle = useCallback((crop: string) => setOpen((now) => (now === crop ? null : crop)), []);
   const ids = useRef<string[]>([]);
   useEffect(() => {
@@ -174,6 +184,7 @@ function List({ shown }: { shown: OnScreen }) {
                   currency={season.currency}
                   us={season.units === 'us'}
                   year={season.year}
+                  isRound={(rounds.get(facts.lot.variety) ?? 0) > 1}
                   open={open === crop.id}
                   chosen={chosen.has(crop.id)}
                   toggle={toggle}

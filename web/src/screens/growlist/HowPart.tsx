@@ -34,7 +34,7 @@ export function HowPart({
     );
   return (
     <section aria-label="How it is raised">
-      <h3>How much to sow</h3>
+      <h2 className={s.partName}>How much to sow</h2>
       {method && result.grown ? (
         <>
           <p data-test="sentence">{sowingSentence(result, method, crop.wanted, site, us)}</p>
@@ -72,7 +72,7 @@ export function HowPart({
           {raised === 'nursery' ? 'This set-up buys this crop as plants.' : warningWords(result.warnings[0] ?? '')}
         </p>
       )}
-      <h3>How it is raised</h3>
+      <h2 className={s.partName}>How it is raised</h2>
       {methods === null ? (
         <p className="quiet">Costing every method…</p>
       ) : (

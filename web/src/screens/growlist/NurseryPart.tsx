@@ -14,7 +14,9 @@ export function NurseryPart({ season }: { season: Season }) {
   const store = useStore();
   return (
     <section aria-labelledby="nursery-title" className={s.nursery} data-part="nursery">
-      <h3 id="nursery-title">Nursery prices where you live</h3>
+      <h2 className={s.partName} id="nursery-title">
+        Nursery prices where you live
+      </h2>
       <ul>
         {season.nursery.map((offer) => (
           <li key={offer.id} data-offer={offer.id}>

@@ -52,7 +52,7 @@ export function PacketPart({
       : `Fresh ${line.fresh_of_hundred} % germination; at ${line.age} ${plural(line.age, 'year')}${tested} it is ${line.alive_of_hundred}`;
   return (
     <section aria-label="The packet">
-      <h3>The packet</h3>
+      <h2 className={s.partName}>The packet</h2>
       <label className="tick">
         <input type="checkbox" name="own" checked={own} onChange={(event) => pinch(event.target.checked)} /> own seed: costs
         nothing

@@ -26,11 +26,11 @@ export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot,
   const frost = crop.anchor === 'first_frost' ? 'first frost' : 'last frost';
   return (
     <section aria-label="Purpose and dates">
-      <h3>Purpose</h3>
+      <h2 className={s.partName}>Purpose</h2>
       <EditNumber label="To plant" name="keep" field="crops.split.keep" value={split.keep} save={share('keep')} />
       <EditNumber label="To give away" name="give" field="crops.split.give" value={split.give} save={share('give')} />
       <EditNumber label="To sell" name="sell" field="crops.split.sell" value={split.sell} save={share('sell')} />
-      <h3>When</h3>
+      <h2 className={s.partName}>When</h2>
       <Segmented<string>
         aria-label="Counted from"
         size="small"
@@ -98,7 +98,7 @@ export function WhenPart({ shown: { season, setup }, crop, result, facts: { lot,
       />
       {result.cold_on !== null && <p className="quiet">into the cold on {day(result.cold_on, us)}</p>}
       <Rounds crop={crop.id} setup={setup.id} />
-      <h3>At the nursery</h3>
+      <h2 className={s.partName}>At the nursery</h2>
       {season.nursery.length === 0 && <p className="quiet">This season has no nursery offers yet.</p>}
       {season.nursery.map((offer) => (
         <label key={offer.id} className="tick">

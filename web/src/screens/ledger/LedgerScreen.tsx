@@ -27,11 +27,11 @@ function Book({ shown }: { shown: OnScreen }) {
       </p>
     );
   const sum = (amount: number | null | undefined) => money(amount, season.currency);
-  const cell = (amount: number | undefined, figure: string, crop: string | null, grown: boolean) =>
+  const cell = (amount: number | undefined, figure: string, name: string, crop: string | null, grown: boolean) =>
     amount === undefined || amount === 0 ? (
       <span className="quiet">–</span>
     ) : grown ? (
-      <button type="button" className="figure" onClick={() => ask({ figure, crop })}>
+      <button type="button" className="figure" aria-label={`${sum(amount)}, ${name}`} onClick={() => ask({ figure, crop })}>
         {sum(amount)}
       </button>
     ) : (
@@ -101,10 +101,14 @@ function Book({ shown }: { shown: OnScreen }) {
                     {row.name}
                     <small>{row.method ?? 'bought'}</small>
                   </th>
-                  {data.heads.map(({ head }) => (
-                    <td key={head}>{cell(row.heads[head], head, row.crop, row.method !== null && row.hours !== null)}</td>
+                  {data.heads.map(({ head, words: name }) => (
+                    <td key={head}>
+                      {cell(row.heads[head], head, `${name} of ${row.name}`, row.crop, row.method !== null && row.hours !== null)}
+                    </td>
                   ))}
-                  <td className={s.sum}>{cell(row.cost, 'cost', row.crop, row.method !== null && row.hours !== null)}</td>
+                  <td className={s.sum}>
+                    {cell(row.cost, 'cost', `cost of ${row.name}`, row.crop, row.method !== null && row.hours !== null)}
+                  </td>
                   <td>{row.useful === null ? '–' : row.useful.toFixed(1)}</td>
                   <td>{row.per_finished === null ? '–' : money(row.per_finished, season.currency, true)}</td>
                 </tr>
@@ -113,10 +117,10 @@ function Book({ shown }: { shown: OnScreen }) {
             <tfoot>
               <tr>
                 <th scope="row">Total</th>
-                {data.heads.map(({ head }) => (
-                  <td key={head}>{cell(data.totals[head], head, null, true)}</td>
+                {data.heads.map(({ head, words: name }) => (
+                  <td key={head}>{cell(data.totals[head], head, `${name} of all crops`, null, true)}</td>
                 ))}
-                <td className={s.sum}>{cell(data.cost, 'cost', null, true)}</td>
+                <td className={s.sum}>{cell(data.cost, 'cost', 'cost of all crops', null, true)}</td>
                 <td />
                 <td>{money(data.per_finished, season.currency, true)}</td>
               </tr>
@@ -132,7 +136,12 @@ function Book({ shown }: { shown: OnScreen }) {
               {figure === null ? (
                 sum(amount)
               ) : (
-                <button type="button" className="figure" onClick={() => ask({ figure, crop: null })}>
+                <button
+                  type="button"
+                  className="figure"
+                  aria-label={`${amount === null ? `${data.hours.toFixed(1)} h, ${sum(data.hours_worth)}` : sum(amount)}, ${name}`}
+                  onClick={() => ask({ figure, crop: null })}
+                >
                   {amount === null ? `${data.hours.toFixed(1)} h, ${sum(data.hours_worth)}` : sum(amount)}
                 </button>
               )}

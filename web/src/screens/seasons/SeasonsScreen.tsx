@@ -33,7 +33,7 @@ export function SeasonsScreen() {
     data?.seasons.filter((season) => !season.archived) ?? [],
   ];
   return (
-    <main className="work">
+    <main className="work" id="work">
       <h1>Your seasons</h1>
       {error && <p role="alert">{words(error)}</p>}
       {data && kept.length === 0 && <p className="quiet">Nothing here yet. Begin with four questions, below.</p>}

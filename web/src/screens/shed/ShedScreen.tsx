@@ -24,7 +24,7 @@ export function ShedScreen() {
         <p role="alert">{words(error)}</p>
       </main>
     );
-  if (!data) return <main className="work" aria-busy="true" />;
+  if (!data) return <main className="work" id="work" aria-busy="true" />;
   const save = (item: number) => (body: ShedChange) => change.mutateAsync({ item, body });
   return (
     <main className="work" id="work">

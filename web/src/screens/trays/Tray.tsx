@@ -37,10 +37,10 @@ export function Tray({ season, tray, facts, entries, chosen, choose, dragged, dr
   const warmth = [tray.mat ? 'on the mat' : '', tray.light ? 'under the lamp' : ''].filter(Boolean).join(', ');
   return (
     <section className={s.tray} aria-label={`Tray ${tray.id}`} data-tray={tray.id}>
-      <h3>
+      <h2 className={s.trayName}>
         {tray.by_tens ? `${tray.id}, ${tray.name}` : `Tray ${tray.id}, ${tray.sites} cells`}
         <small>{[tray.by_tens ? ', in tens' : '', warmth === '' ? '' : `, ${warmth}`].join('')}</small>
-      </h3>
+      </h2>
       <ol style={{ ['--columns' as string]: tray.columns }}>
         {rows.map((row) => {
           if ('label' in row)
