@@ -27,12 +27,34 @@ it('shares the power of lamps, mats and fans among them so that it adds up to th
                 fn ($place) => array_sum(array_column(array_filter($place->things, fn ($thing) => $thing->kind === $kind), $key)),
                 $bench->places,
             ));
+            // A blender's few minutes belong to no day of the bench.
+            $blended = $result->kwh['appliance'] - $sum('appliances', 'kwh');
+            expect(array_sum(array_column($bench->bill, 'kwh')))->toEqualWithDelta(array_sum($result->kwh) - $blended, 1e-6)
+                ->and($blended)->toBeGreaterThanOrEqual(-1e-9)
+                ->and(array_filter($bench->bill, fn ($month) => $month->kwh < 0.0 || $month->credit > 1e-12))->toBe([]);
             expect($sum('lights', 'kwh'))->toEqualWithDelta($result->kwh['light'], 1e-6)
                 ->and($sum('mats', 'kwh'))->toEqualWithDelta($result->kwh['heat'], 1e-6)
                 ->and(array_sum(array_column($bench->bill, 'light')))->toEqualWithDelta($sum('lights', 'power'), 1e-6)
                 ->and(array_sum(array_column($bench->bill, 'heat')))->toEqualWithDelta($sum('mats', 'power'), 1e-6);
         }
     }
+});
+
+it('says how many of a hundred come up in the soil as it is', function () {
+    $season = Seasons::read(Seasons::demo());
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $wishes = 0;
+    foreach (Bench::of($books)->places as $place) {
+        foreach ($place->soil ?? [] as $wish) {
+            $plan = $books->plans[$books->grown[$wish->crop]];
+            foreach (array_filter([$wish->without, $wish->with]) as $given) {
+                $wishes++;
+                // Never more than come up of a fresh packet at its best, and as a whole number.
+                expect($given->of_hundred)->toBeGreaterThan(0)->toBeLessThanOrEqual((int) round(100 * $plan->viability->value));
+            }
+        }
+    }
+    expect($wishes)->toBeGreaterThan(3);
 });
 
 it('finds the hour from which a lamp is cheapest', function () {
