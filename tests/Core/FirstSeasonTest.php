@@ -2,12 +2,17 @@
 
 declare(strict_types=1);
 
+use JollyPenny\Core\Advising\FirstList;
 use JollyPenny\Core\Advising\FirstPacks;
 use JollyPenny\Core\Advising\PackChanges;
 use JollyPenny\Core\Drafting\GrowList;
+use JollyPenny\Core\Drafting\OtherCurrency;
 use JollyPenny\Core\Drafting\ReadyMade;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Drafting\Starter;
+use JollyPenny\Core\Editing\Change;
+use JollyPenny\Core\Editing\DocumentPath;
+use JollyPenny\Core\Editing\GoesAlong;
 use JollyPenny\Core\Reckoning\Altered;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Day;
@@ -197,4 +202,32 @@ it('buys a bigger bag for more plants', function () {
         return array_column($season->supplies, 'packAmount', 'id')['starter'];
     };
     expect($bag('600 tomato'))->toBeGreaterThan($bag('2 tomato'));
+});
+
+it('puts a season into other money: one\'s own prices at the rate, the catalogue\'s as they are usual there', function () {
+    $document = Starter::season('Money', Day::parse('2027-05-15'), 0.18, 'USD', true, ['led']);
+    FirstList::add($document, '8 tomato');
+    $before = unserialize(serialize($document));
+    $document->seed_lots[0]->packet_price = 2.0;
+    $document->hourly_value = 15.0;
+    $document->electricity->windows = [(object) ['from' => '22:00', 'to' => '06:00', 'rate' => 0.1]];
+    $pot = array_key_first(array_filter($document->supplies, fn (stdClass $row): bool => ($row->meta->catalogue ?? null) !== null && $row->pack_price > 0));
+    foreach (OtherCurrency::edits($document, 'GBP', 0.75) as ['path' => $path, 'to' => $to]) {
+        foreach (GoesAlong::with($document, new Change(new DocumentPath($path), null, $to)) as $change) {
+            $change->path->set($document, $change->to, $change->at);
+        }
+    }
+    $usual = (new SeasonDraft($document))->cataloguePrice('supplies', $document->supplies[$pot], 'pack_price');
+    expect($document->currency)->toBe('GBP')->and($document->seed_lots[0]->packet_price)->toBe(1.5)->and($document->hourly_value)->toBe(11.25)
+        ->and($document->electricity->rate)->toBe(0.135)->and($document->electricity->windows[0]->rate)->toBe(0.075)
+        ->and($document->supplies[$pot]->pack_price)->toBe($usual)
+        ->and($document->crops[0]->wanted)->toBe($before->crops[0]->wanted)
+        ->and($document->lights[0]->watts)->toBe($before->lights[0]->watts);
+    // A currency without small coins has none afterwards.
+    [$before->seed_lots[0]->packet_price, $before->hourly_value] = [2.0, 15.0];
+    $yen = OtherCurrency::edits($before, 'JPY', 150.4);
+    foreach ($yen as ['path' => $path, 'to' => $to]) {
+        is_float($to) && expect($to)->toBe(round($to), implode('.', $path));
+    }
+    expect(count($yen))->toBeGreaterThan(2);
 });

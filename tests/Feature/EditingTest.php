@@ -402,3 +402,21 @@ it('says by how much the last of two changes moved the till, whether the one bef
     }
     expect(abs($answer->json('moved.till.kwh')))->toBeGreaterThan(1.0);
 })->with([true, false]);
+
+it('asks what becomes of prices in other money, and takes the change back whole', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $price = fn (array $answer): float => (float) $answer['season']['seed_lots'][0]['packet_price'];
+    $was = $this->getJson("/api/seasons/{$season->id}")->json();
+    $put = fn (array $body) => $this->putJson("/api/seasons/{$season->id}/currency", $body + ['setup' => 'bench']);
+    $put(['to' => 'XXX'])->assertStatus(422);
+    $put(['to' => 'GBP', 'rate' => 0])->assertStatus(422);
+    $converted = $put(['to' => 'GBP', 'rate' => 0.8])->assertOk()->json();
+    expect($converted['season']['currency'])->toBe('GBP')->and($price($converted))->toBe(round(0.8 * $price($was), 2))
+        ->and($converted['season']['electricity']['rate'])->toBe(round(0.8 * $was['season']['electricity']['rate'], 4));
+    $back = $this->postJson("/api/seasons/{$season->id}/undo")->assertOk()->json();
+    expect($back['season']['currency'])->toBe('USD')->and($back['season']['seed_lots'])->toBe($was['season']['seed_lots'])
+        ->and($back['season']['electricity'])->toBe($was['season']['electricity']);
+    $kept = $put(['to' => 'GBP', 'rate' => null])->assertOk()->json();
+    expect($price($kept))->toBe($price($was))->and($kept['season']['currency'])->toBe('GBP');
+});

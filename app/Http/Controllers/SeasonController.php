@@ -17,8 +17,12 @@ use App\Seasons\SeasonShelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
+use JollyPenny\Core\Drafting\OtherCurrency;
 use JollyPenny\Core\Season\File\SeasonWriter;
+use JollyPenny\Core\Units\Currency;
 use OpenApi\Attributes as OA;
+use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** A person's seasons. */
@@ -103,6 +107,30 @@ final class SeasonController
             $editor->apply($this->gardener->seasonId($season), $request->changes(), $request->label(), $request->string('setup')->value()),
             $request->input('setup'),
         );
+    }
+
+    #[OA\Put(
+        path: '/api/seasons/{season}/currency',
+        operationId: 'otherCurrency',
+        summary: 'Another currency: prices of one\'s own at a rate, or with their numbers kept; the catalogue\'s follow',
+        tags: ['Seasons'],
+    )]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewCurrency'))]
+    #[OA\Response(response: 200, description: 'The season', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
+    public function currency(Request $request, SeasonEditor $editor, int $season): JsonResponse
+    {
+        $input = $request->validate([
+            'to' => ['required', 'string', Rule::in(array_column(Currency::all(), 'code'))],
+            'rate' => ['nullable', 'numeric', 'between:0.000001,1000000'],
+            'setup' => ['nullable', 'string'],
+        ]);
+        $edited = $editor->edit($this->gardener->seasonId($season), "currency, {$input['to']}", fn (stdClass $document): array => isset($input['rate'])
+            ? OtherCurrency::edits($document, $input['to'], (float) $input['rate'])
+            : [['path' => ['currency'], 'to' => $input['to']]]);
+
+        return $this->state->answer($edited, $input['setup'] ?? null);
     }
 
     #[

@@ -865,6 +865,23 @@ export interface paths {
         patch: operations["changeSeason"];
         trace?: never;
     };
+    "/api/seasons/{season}/currency": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Another currency: prices of one's own at a rate, or with their numbers kept; the catalogue's follow */
+        put: operations["otherCurrency"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/restore": {
         parameters: {
             query?: never;
@@ -3956,6 +3973,12 @@ export interface components {
                 name: string;
             }[];
         };
+        NewCurrency: {
+            to: string;
+            /** @description of the new money for one of the old; null keeps the numbers */
+            rate?: number | null;
+            setup?: string;
+        };
         WrittenList: {
             text: string;
             metric?: boolean;
@@ -6163,6 +6186,33 @@ export interface operations {
                 };
             };
             409: components["responses"]["Conflict"];
+            422: components["responses"]["Faults"];
+        };
+    };
+    otherCurrency: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCurrency"];
+            };
+        };
+        responses: {
+            /** @description The season */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonState"];
+                };
+            };
             422: components["responses"]["Faults"];
         };
     };

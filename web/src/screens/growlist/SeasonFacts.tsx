@@ -1,6 +1,6 @@
 import { Segmented } from 'antd';
 import type { Season } from '../../api/types';
-import { CurrencySelect } from '../../edit/CurrencySelect';
+import { CurrencyPart } from './CurrencyPart';
 import { EditNumber } from '../../edit/EditNumber';
 import { EditText } from '../../edit/EditText';
 import type { Parsed } from '../../edit/useDraft';
@@ -88,10 +88,7 @@ export function SeasonFacts({ season }: { season: Season }) {
           value={season.hourly_value}
           save={save(['hourly_value'], 'your hour')}
         />
-        <label className="pick">
-          Currency
-          <CurrencySelect value={season.currency} onChange={(to) => store.apply([{ path: ['currency'], to }], 'currency')} />
-        </label>
+        <CurrencyPart season={season} />
         <Segmented<string>
           aria-label="Units"
           size="small"
