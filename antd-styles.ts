@@ -28,6 +28,9 @@ const COMPONENTS = [
 
 const NAME = 'virtual:antd.css';
 
+/** Rules for every link of a page, not only for those inside a component: links are ours. */
+const ALL_LINKS = /(?<=^|\})(?:a(?::[a-z-]+|\[disabled\])?,?)+\{[^}]*\}/g;
+
 /**
  * Styles of Ant Design as one file made with the build. Made in the browser they took more than half of what a page computes before
  * it can be read. Colours and sizes are variables, which ConfigProvider sets.
@@ -41,7 +44,7 @@ export function antdStyles(): Plugin {
         ? extractStyle({
             includes: COMPONENTS,
             customTheme: (page) => createElement(ConfigProvider, { theme: { hashed: false } }, page),
-          })
+          }).replace(ALL_LINKS, '')
         : undefined,
   };
 }

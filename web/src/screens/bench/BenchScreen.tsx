@@ -40,7 +40,11 @@ function Places({ shown }: { shown: OnScreen }) {
         Looking at the bench…
       </p>
     );
-  const busiest = [...data.places].sort((a, b) => b.stands.length - a.stands.length)[0];
+  // The yard has nothing to plan: it comes after every place under a roof where something stands.
+  const outdoors = new Set(season.places.filter((one) => one.outdoors).map((one) => one.id));
+  const busy = (one: { id: string; stands: unknown[] }) =>
+    (outdoors.has(one.id) ? 0 : 1e6 * Math.sign(one.stands.length)) + one.stands.length;
+  const busiest = [...data.places].sort((a, b) => busy(b) - busy(a))[0];
   const place = data.places.find((one) => one.id === picked) ?? busiest;
   const row = season.places.find((one) => one.id === place?.id);
   const add = <AddThing lists={[['places', 'Places', 'Another place']]} label="Add a place" added={pick} />;

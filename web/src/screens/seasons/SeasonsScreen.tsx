@@ -8,6 +8,7 @@ import { plural } from '../../words/sowing';
 import { EditText } from '../../edit/EditText';
 import { parseText } from '../../edit/text';
 import { FromFile } from './FromFile';
+import { useAccount } from '../account/useAccount';
 import { useSeasons } from './useSeasons';
 import s from './seasons.module.css';
 import { LOCALE } from '../../words/region';
@@ -18,6 +19,7 @@ const OPENS: Record<string, string> = { may: 'today', october: 'reckoning' };
 /** Your seasons, and the ways to a new one. */
 export function SeasonsScreen() {
   const { data, error } = useSeasons();
+  const { data: account } = useAccount();
   const navigate = useNavigate();
   const queries = useQueryClient();
   const made = (id: number, screen = 'list') => {
@@ -36,6 +38,14 @@ export function SeasonsScreen() {
     <main className="work" id="work">
       <h1>Your seasons</h1>
       {error && <p role="alert">{words(error)}</p>}
+      {account?.trial === true && (
+        <p className="quiet" data-part="kept-for">
+          Only this browser can open this garden, and it is deleted after 30 days without a visit.{' '}
+          <Link className="plain" to="/account">
+            Keep it with an e-mail
+          </Link>
+        </p>
+      )}
       {data && kept.length === 0 && <p className="quiet">Nothing here yet. Begin with four questions, below.</p>}
       <ul className={s.seasons}>
         {kept.map((season) => (
