@@ -12,14 +12,16 @@ $git = 'git -C '.escapeshellarg($root);
 exec("{$git} worktree add --detach ".escapeshellarg($copy).' '.escapeshellarg($ref).' 2>&1', $said, $code);
 $code === 0 ?: exit("There is no revision \"{$ref}\": ".implode("\n", $said)."\n");
 register_shutdown_function(fn () => exec("{$git} worktree remove --force ".escapeshellarg($copy)));
-// What it requires is the same, or nearly; its own classes are found in its own folders.
-passthru('cp -a '.escapeshellarg("{$root}/vendor").' '.escapeshellarg("{$copy}/vendor"));
+// What it requires is the same, or nearly; which files are read with it is its own matter.
+passthru('cp -a '.escapeshellarg("{$root}/vendor").' '.escapeshellarg("{$copy}/vendor").' && COMPOSER_ALLOW_SUPERUSER=1 composer dump-autoload -q -d '.escapeshellarg($copy), $code);
+$code === 0 ?: exit("Revision \"{$ref}\" cannot be made ready.\n");
 $figures = ['then' => [], 'now' => []];
 foreach (range(1, $rounds) as $round) {
     foreach (['then' => $copy, 'now' => $root] as $when => $folder) {
         fwrite(STDERR, "round {$round} of {$rounds}, {$when}\n");
         $lines = [];
         exec('cd '.escapeshellarg($folder).' && php -d opcache.enable_cli=1 bin/bench '.escapeshellarg($runs).' 2>/dev/null', $lines);
+        $lines !== [] ?: exit("The benchmark of {$when} says nothing: run bin/bench in {$folder} to see why.\n");
         foreach ($lines as $line) {
             if (preg_match('/^(.+?)\s{2,}([\d.,]+) ms/', $line, $found) === 1) {
                 $figures[$when][$found[1]][] = (float) str_replace(',', '', $found[2]);
