@@ -41,7 +41,7 @@ export function TopBar({ scheme, toggle, season }: Props) {
         {season !== null && <Steps season={season} />}
         <Menu items={items} choose={(key) => (key === 'scheme' ? toggle() : void navigate(key))}>
           <button type="button" className={s.seasonName} data-menu>
-            {snapshot?.entry?.demo === true ? 'Example: ' : ''}
+            {snapshot?.entry?.demo === true && <span className={s.part}>Example</span>}
             {snapshot ? (snapshot.season?.name ?? '…') : (account?.email ?? 'Your garden')} <span aria-hidden="true">▾</span>
           </button>
         </Menu>

@@ -116,8 +116,11 @@ function Figures({ advice, currency }: { advice: Advice; currency: string }) {
       {advice.same !== null && advice.nursery !== null && (
         <div>
           <dt>
-            The same plants, each
-            <Help term="same" />
+            The same plants,{' '}
+            <span className={s.withHelp}>
+              each
+              <Help term="same" />
+            </span>
           </dt>
           <dd>
             {coin(advice.same)} <span className={s.cardNote}>grown</span>
@@ -130,8 +133,11 @@ function Figures({ advice, currency }: { advice: Advice; currency: string }) {
       {advice.saves !== null && (
         <div>
           <dt>
-            {advice.saves < 0 ? 'You pay more this season' : 'You save this season'}
-            <Help term="save" />
+            {advice.saves < 0 ? 'You pay more this ' : 'You save this '}
+            <span className={s.withHelp}>
+              season
+              <Help term="save" />
+            </span>
           </dt>
           <dd>{money(Math.abs(advice.saves), currency)}</dd>
           {advice.p_keep !== null && <dd className={s.cardNote}>{odds(advice.p_keep)} chance to save</dd>}
