@@ -165,8 +165,11 @@ final class OpenApiFile
                 'unknown' => ['type' => 'boolean', 'description' => 'nothing in the catalogue is it for certain'],
                 'nearest' => $list(self::object(['id' => $text, 'name' => $text])),
             ]),
-            'NewCurrency' => self::object(['to' => $text, 'rate' => ['type' => ['number', 'null'], 'description' => 'of the new money for one of the old; null keeps the numbers'],
-                'setup' => $text], ['rate', 'setup']),
+            'NewCurrency' => self::object([
+                'to' => $text,
+                'rate' => ['type' => ['number', 'null'], 'description' => 'of the new money for one of the old; null keeps the numbers'],
+                'setup' => $text,
+            ], ['rate', 'setup']),
             'WrittenList' => self::object(['text' => $text, 'metric' => $flag], ['metric']),
             'ReadList' => self::object(['lines' => $list(self::object([
                 'text' => ['type' => 'string', 'description' => 'as it was written'],
