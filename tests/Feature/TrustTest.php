@@ -516,3 +516,27 @@ it('keeps the last 300 steps, give or take a few', function () {
     }
     expect($season->changes()->count())->toBeLessThanOrEqual(308)->toBeGreaterThanOrEqual(300);
 });
+
+it('takes a list, an object or a number where a text belongs for no text', function (string $verb, string $path, array $body) {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    expect($this->json($verb, str_replace('{season}', (string) $season->id, $path), $body)->status())->toBeLessThan(500);
+})->with([
+    ['POST', '/api/seasons/{season}/log/table', ['file' => [[['a']]]]],
+    ['POST', '/api/seasons/{season}/log/table', ['file' => ['a' => ['a' => 1]]]],
+    ['POST', '/api/seasons', ['from' => [[]], 'list' => 'null']],
+    ['POST', '/api/seasons', ['from' => 'answers', 'last_frost' => 1.0e300, 'first_frost' => '2027-10-01', 'rate' => 2]],
+    ['POST', '/api/seasons', ['from' => 'answers', 'last_frost' => '5.0', 'first_frost' => PHP_INT_MAX, 'rate' => 2]],
+    ['POST', '/api/seasons', ['from' => 'answers', 'last_frost' => ['2027-05-01'], 'first_frost' => '2027-10-01', 'rate' => 2]],
+    ['POST', '/api/seasons', ['from' => 'file', 'text' => ['a'], 'name' => [1], 'first_frost' => -1.0e300]],
+    ['PATCH', '/api/seasons/{season}', ['changes' => [['path' => ['name'], 'from' => 'x', 'to' => 'y']], 'setup' => ['bench'], 'label' => ['a']]],
+    ['POST', '/api/prices', ['name' => 'Perlite', 'price' => 1, 'currency' => 'USD', 'on' => ['2027-01-01']]],
+    ['POST', '/api/list', ['text' => ['8 tomato'], 'metric' => 'maybe']],
+    ['GET', '/api/prices?find[]=1', []],
+    ['GET', '/api/seasons/{season}/setups/bench/labels.pdf?sheet[]=1&trays[]=1&code[]=1', []],
+    ['GET', '/api/seasons/{season}/difference?from[]=1&to[]=2', []],
+    ['GET', '/api/seasons/{season}/setups/bench/methods/cells/growth?crop[]=1', []],
+    ['POST', '/api/account', ['email' => ['a'], 'password' => ['b']]],
+    ['POST', '/api/session', ['email' => ['a' => 1], 'password' => 12345678]],
+    ['PUT', '/api/seasons/{season}/currency', ['to' => ['USD'], 'rate' => [1]]],
+]);

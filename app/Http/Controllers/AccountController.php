@@ -8,6 +8,7 @@ use App\Gardens\Garden;
 use App\Http\Gardener;
 use App\Http\Json;
 use App\Http\Requests\AccountRequest;
+use App\Http\Text;
 use App\Http\Tries;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
@@ -60,7 +61,7 @@ final class AccountController
     {
         $user = $this->gardener->user();
         abort_unless($user->trial, 409, 'This garden has an account already.');
-        $user->update(['email' => $request->email(), 'password' => $request->string('password')->value(), 'trial' => false]);
+        $user->update(['email' => $request->email(), 'password' => Text::in($request, 'password'), 'trial' => false]);
         $request->session()->regenerate(true);
 
         return $this->show();
@@ -75,7 +76,7 @@ final class AccountController
         $user = $this->gardener->user();
         abort_if($user->trial, 409, 'Keep this garden with an e-mail and a password first.');
         if ($request->filled('password')) {
-            $user->update(['password' => $request->string('password')->value()]);
+            $user->update(['password' => Text::in($request, 'password')]);
             Password::deleteToken($user);
         }
         if ($request->filled('email')) {

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Gardener;
 use App\Http\Json;
 use App\Http\SeasonState;
+use App\Http\Text;
 use App\Models\Work;
 use App\Seasons\SeasonEditor;
 use Illuminate\Http\JsonResponse;
@@ -70,7 +71,7 @@ final class CompareController
         $kept = $this->gardener->kept($season);
         $setups = array_column($kept->file->setups, null, 'id');
         $costing = $kept->costing;
-        $result = fn (string $key) => $costing->setup($setups[$request->string($key)->value()] ?? throw new NotFoundHttpException);
+        $result = fn (string $key) => $costing->setup($setups[Text::in($request, $key)] ?? throw new NotFoundHttpException);
 
         return Json::of(Difference::between($result('from'), $result('to'), $kept->file->currency));
     }

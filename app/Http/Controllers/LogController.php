@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\CsvFile;
 use App\Http\Gardener;
 use App\Http\Json;
+use App\Http\Text;
 use App\Log\EntryCheck;
 use App\Log\LogTable;
 use App\Models\LogRow;
@@ -94,7 +95,7 @@ final class LogController
     public function table(Request $request, int $season): JsonResponse
     {
         $model = $this->gardener->season($season);
-        $bytes = base64_decode($request->string('file')->value(), true);
+        $bytes = base64_decode(Text::in($request, 'file'), true);
         try {
             $lines = LogTable::read($bytes === false ? '' : $bytes);
         } catch (NotATable $e) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Text;
 use App\Http\Tries;
 use App\Http\TrustedHosts;
 use App\Mail\Mailbox;
@@ -23,7 +24,7 @@ final class MailboxController
         abort_unless((bool) config('jolly.mailbox') && TrustedHosts::isLoopback() && in_array($request->ip(), self::LOOPBACK, true), 404);
         // Every user of the machine can open its loopback; only who can read the installation's settings knows the word.
         $word = config('jolly.mailbox_word');
-        if (! is_string($word) || $word === '' || ! hash_equals($word, $request->string('word')->value())) {
+        if (! is_string($word) || $word === '' || ! hash_equals($word, Text::in($request, 'word'))) {
             Tries::count(['mailbox:'.$request->ip() => self::TRIES_A_MINUTE], 'Too many tries. Wait a minute.');
 
             return view('mailbox', ['letters' => null]);

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Gardener;
 use App\Http\Json;
 use App\Http\SeasonState;
+use App\Http\Text;
 use App\Seasons\SeasonEditor;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -116,7 +117,7 @@ final class MethodController
         if (! in_array($method, array_column($kept->file->methods, 'id'), true)) {
             throw new NotFoundHttpException;
         }
-        $crop = $request->string('crop')->value() ?: MethodGrowth::example($kept->file, $row, $method);
+        $crop = Text::in($request, 'crop') ?: MethodGrowth::example($kept->file, $row, $method);
         if ($crop !== null && ! in_array($crop, array_column($kept->file->crops, 'id'), true)) {
             throw new NotFoundHttpException;
         }

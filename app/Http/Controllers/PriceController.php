@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\CsvFile;
 use App\Http\Gardener;
 use App\Http\Json;
+use App\Http\Text;
 use App\Models\Price;
 use App\Prices\Headings;
 use App\Prices\NotATable;
@@ -36,7 +37,7 @@ final class PriceController
     #[OA\Response(response: 200, description: 'Prices by thing', content: new OA\JsonContent(ref: '#/components/schemas/PriceBook'))]
     public function index(Request $request): JsonResponse
     {
-        return Json::of($this->book->things($this->gardener->user(), $request->string('find')->value()));
+        return Json::of($this->book->things($this->gardener->user(), Text::in($request, 'find')));
     }
 
     #[OA\Get(path: '/api/prices.csv', operationId: 'pricesFile', summary: 'The price book as a table', tags: ['Prices'])]
@@ -70,7 +71,7 @@ final class PriceController
             'unit' => ['nullable', 'string', 'max:20'],
             'price' => ['required', 'numeric', 'between:0,1000000000'],
             'currency' => ['required', 'string', Rule::in(array_column(Currency::all(), 'code'))],
-            'on' => ['required', 'date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
+            'on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
         ], ['on.*' => 'Type a date as year-month-day, for example 2027-04-08.', 'price.*' => 'Give a price from 0 on.']);
         $this->book->keep($this->gardener->user(), [new PriceLine(trim($input['name']), trim($input['shop'] ?? ''),
             isset($input['holds']) ? (float) $input['holds'] : null, trim($input['unit'] ?? ''), (float) $input['price'], $input['currency'], $input['on'])]);

@@ -9,6 +9,7 @@ use App\Http\Json;
 use App\Http\Requests\ChangeSeasonRequest;
 use App\Http\Requests\NewSeasonRequest;
 use App\Http\SeasonState;
+use App\Http\Text;
 use App\Models\LogRow;
 use App\Models\Season;
 use App\Seasons\DemoSeason;
@@ -104,7 +105,7 @@ final class SeasonController
     public function update(ChangeSeasonRequest $request, SeasonEditor $editor, int $season): JsonResponse
     {
         return $this->state->answer(
-            $editor->apply($this->gardener->seasonId($season), $request->changes(), $request->label(), $request->string('setup')->value()),
+            $editor->apply($this->gardener->seasonId($season), $request->changes(), $request->label(), Text::in($request, 'setup')),
             $request->input('setup'),
         );
     }

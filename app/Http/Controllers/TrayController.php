@@ -8,6 +8,7 @@ use App\Http\Gardener;
 use App\Http\Json;
 use App\Http\PublicAddress;
 use App\Http\SeasonState;
+use App\Http\Text;
 use App\Labels\LabelPdf;
 use App\Models\LogRow;
 use App\Models\Photo;
@@ -153,16 +154,16 @@ final class TrayController
     public function labels(Request $request, int $season, string $setup): Response
     {
         [$kept, $row] = $this->find($season, $setup);
-        $sheet = array_column(LabelSheet::all(), null, 'id')[$request->string('sheet')->value()]
+        $sheet = array_column(LabelSheet::all(), null, 'id')[Text::in($request, 'sheet')]
             ?? throw ValidationException::withMessages(['sheet' => 'There is no such sheet. Choose one of the list.']);
         $request->validate(['used' => ['nullable', 'integer', 'between:0,'.($sheet->labelsOnPage() - 1)]]);
         $log = LogRow::book($season);
         $books = $kept->lived($row, $log);
-        $wanted = array_filter(explode(',', $request->string('trays')->value()));
+        $wanted = array_filter(explode(',', Text::in($request, 'trays')));
         $trays = array_filter((new Trays($books, $log))->pictures(), fn (TrayPicture $tray): bool => $wanted === []
             || in_array($tray->id, $wanted, true));
         $pdf = (new LabelPdf(PublicAddress::root($request), $kept->model->id, $kept->file->units->value === 'us'))->of($sheet, Label::ofTrays(array_values($trays), $books, $log),
-            $request->integer('used'), $request->string('code')->value() !== '0');
+            $request->integer('used'), Text::in($request, 'code') !== '0');
 
         return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="jolly-penny-labels.pdf"',
             'Cache-Control' => 'private, no-cache']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Controllers\AccountController;
+use App\Http\Text;
 use App\Http\Tries;
 use App\Models\User;
 use App\Passwords\NotBreached;
@@ -35,7 +36,7 @@ final class AccountRequest extends FormRequest
             AccountController::countGuess($user);
         }
         if (is_string($this->input('email'))) {
-            $this->merge(['email' => mb_strtolower(trim($this->string('email')->value()))]);
+            $this->merge(['email' => mb_strtolower(trim(Text::in($this, 'email')))]);
         }
     }
 
@@ -68,7 +69,7 @@ final class AccountRequest extends FormRequest
     /** A slip of the pen is refused without a look at who has an account, and does not count as a try. */
     private function isNew(string $attribute, mixed $email, Closure $fail): void
     {
-        if (mb_strlen($this->string('password')->value()) < self::SHORTEST) {
+        if (mb_strlen(Text::in($this, 'password')) < self::SHORTEST) {
             return;
         }
         Tries::count(['register:'.$this->ip() => self::AN_HOUR], 'Too many gardens were kept from here. Try again in an hour.', 3600);
@@ -77,6 +78,6 @@ final class AccountRequest extends FormRequest
 
     public function email(): string
     {
-        return $this->string('email')->value();
+        return Text::in($this, 'email');
     }
 }

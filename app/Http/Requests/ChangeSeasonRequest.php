@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Text;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Editing\Change;
@@ -34,7 +35,7 @@ final class ChangeSeasonRequest extends FormRequest
 
     public function label(): string
     {
-        return $this->string('label')->value();
+        return Text::in($this, 'label');
     }
 
     /**

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Text;
 use App\Seasons\DemoSeason;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use JollyPenny\Core\Advising\FirstList;
 use JollyPenny\Core\Catalogue\PriceLevel;
@@ -27,18 +29,18 @@ final class NewSeasonRequest extends FormRequest
         return true;
     }
 
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<string|Closure>> */
     public function rules(): array
     {
         return [
-            'from' => ['required', 'in:demo,file,answers'],
+            'from' => ['bail', 'required', 'string', 'in:demo,file,answers'],
             'demo' => ['nullable', 'in:'.implode(',', DemoSeason::NAMES)],
             'text' => ['required_if:from,file', 'string', 'max:'.JsonText::MAX_BYTES],
             'name' => ['nullable', 'string', 'max:200'],
-            'last_frost' => ['required_if:from,answers', 'date_format:Y-m-d'],
-            'first_frost' => ['nullable', 'date_format:Y-m-d', 'after:last_frost'],
+            'last_frost' => ['bail', 'nullable', 'required_if:from,answers', 'string', 'date_format:Y-m-d'],
+            'first_frost' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', $this->isAfterLastFrost(...)],
             'frostless' => ['nullable', 'boolean'],
-            'rate' => ['required_if:from,answers', 'numeric', 'between:0,1000'],
+            'rate' => ['required_if:from,answers', 'nullable', 'numeric', 'between:0,1000'],
             'currency' => ['nullable', 'in:'.implode(',', array_keys(PriceLevel::all()))],
             'metric' => ['nullable', 'boolean'],
             'have' => ['nullable', 'array'],
@@ -47,12 +49,19 @@ final class NewSeasonRequest extends FormRequest
         ];
     }
 
+    /** The framework's own rule fails on what is no text. */
+    private function isAfterLastFrost(string $attribute, string $value, Closure $fail): void
+    {
+        if (Text::in($this, 'last_frost') >= $value) {
+            $fail('The first frost comes after the last one: give the date in the autumn that follows, or leave it open.');
+        }
+    }
+
     /** @return array<string, string> */
     public function messages(): array
     {
         return [
             'last_frost.*' => 'Give the date of your last frost as year-month-day: 2027-05-28.',
-            'first_frost.after' => 'The first frost comes after the last one: give the date in the autumn that follows, or leave it open.',
             'first_frost.*' => 'Give the date of your first frost as year-month-day, 2027-10-08, or leave it open.',
             'currency.*' => 'The catalogue has no prices in that currency. Choose one of the list; your own prices come later.',
             'rate.*' => 'Give the price of a kWh as a number from 0 to 1000.',
@@ -69,8 +78,8 @@ final class NewSeasonRequest extends FormRequest
      */
     public function document(): stdClass
     {
-        $document = match ($this->string('from')->value()) {
-            'file' => JsonText::parse($this->string('text')->value()),
+        $document = match (Text::in($this, 'from')) {
+            'file' => JsonText::parse(Text::in($this, 'text')),
             'answers' => $this->answers(),
             default => DemoSeason::document($this->demo()),
         };
@@ -82,19 +91,19 @@ final class NewSeasonRequest extends FormRequest
     /** Which of the made-up seasons; empty for any other. */
     public function demo(): string
     {
-        return $this->string('from')->value() === 'demo' ? $this->string('demo')->value() ?: DemoSeason::NAMES[0] : '';
+        return Text::in($this, 'from') === 'demo' ? Text::in($this, 'demo') ?: DemoSeason::NAMES[0] : '';
     }
 
     private function answers(): stdClass
     {
-        $frost = Day::parse($this->string('last_frost')->value());
+        $frost = Day::parse(Text::in($this, 'last_frost'));
         /** @var list<string> $have */
         $have = array_values((array) $this->input('have', []));
 
-        $document = Starter::season($this->string('name')->value() ?: 'Spring '.$frost->year(), $frost, $this->float('rate'),
-            $this->string('currency')->value() ?: 'USD', $this->boolean('metric'), $have,
-            $this->filled('first_frost') ? Day::parse($this->string('first_frost')->value()) : null, $this->boolean('frostless'));
-        $this->asked = FirstList::add($document, $this->string('list')->value());
+        $document = Starter::season(Text::in($this, 'name') ?: 'Spring '.$frost->year(), $frost, $this->float('rate'),
+            Text::in($this, 'currency') ?: 'USD', $this->boolean('metric'), $have,
+            $this->filled('first_frost') ? Day::parse(Text::in($this, 'first_frost')) : null, $this->boolean('frostless'));
+        $this->asked = FirstList::add($document, Text::in($this, 'list'));
 
         return $document;
     }
