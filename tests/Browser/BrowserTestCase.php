@@ -213,7 +213,22 @@ abstract class BrowserTestCase extends TestCase
                 return $found;
             }
         }
-        throw new RuntimeException("Waited {$seconds} s for {$what}.");
+        throw new RuntimeException("Waited {$seconds} s for {$what}. {$this->pageSays()}");
+    }
+
+    /** What there was instead, for whoever has to find out why. */
+    private function pageSays(): string
+    {
+        try {
+            $says = $this->browser->executeScript('return [location.pathname, navigator.onLine ? "online" : "offline",
+                document.querySelector("main")?.innerText.slice(0, 300) ?? document.body.innerText.slice(0, 300),
+                performance.getEntriesByType("resource").filter((one) => one.responseEnd === 0 || one.responseStatus >= 400)
+                    .map((one) => `${one.name} ${one.responseStatus}`).slice(0, 5)]');
+
+            return 'The page: '.json_encode($says, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        } catch (Throwable) {
+            return '';
+        }
     }
 
     /** Clicks what the selector finds, in the middle of the window where nothing lies over it, once it stands still there. */
