@@ -122,12 +122,13 @@ final class SeasonController
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function currency(Request $request, SeasonEditor $editor, int $season): JsonResponse
     {
+        $id = $this->gardener->seasonId($season);
         $input = $request->validate([
             'to' => ['required', 'string', Rule::in(array_column(Currency::all(), 'code'))],
             'rate' => ['nullable', 'numeric', 'between:0.000001,1000000'],
             'setup' => ['nullable', 'string'],
         ]);
-        $edited = $editor->edit($this->gardener->seasonId($season), "currency, {$input['to']}", fn (stdClass $document): array => isset($input['rate'])
+        $edited = $editor->edit($id, "currency, {$input['to']}", fn (stdClass $document): array => isset($input['rate'])
             ? OtherCurrency::edits($document, $input['to'], (float) $input['rate'])
             : [['path' => ['currency'], 'to' => $input['to']]]);
 
