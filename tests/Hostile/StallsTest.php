@@ -65,7 +65,11 @@ it('lets a link for a new password be used once, though it is sent four times at
     [$status] = $visitor->send('POST', '/api/account', (string) json_encode(['email' => $email, 'password' => 'a long enough secret']));
     expect($status)->toBe(200);
     $guest = new Visitor;
-    [$status] = $guest->send('POST', '/api/password/forgot', (string) json_encode(['email' => $email]));
+    // Six letters a minute go to one address of the network: other tests may have asked just before.
+    $status = 429;
+    for ($until = microtime(true) + 70; $status !== 204 && microtime(true) < $until; $status === 204 || sleep(5)) {
+        [$status] = $guest->send('POST', '/api/password/forgot', (string) json_encode(['email' => $email]));
+    }
     expect($status)->toBe(204);
     // The letter is written beside the answer.
     for ($until = microtime(true) + 20; microtime(true) < $until; usleep(100_000)) {
