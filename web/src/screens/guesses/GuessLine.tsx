@@ -47,7 +47,7 @@ export function GuessLine({ guess, shown }: { guess: Guess; shown: OnScreen }) {
           <EditNumber {...own} field={field} value={guess.value} save={change} />
         )}
         {guess.moves >= LEAST && (
-          <small className="quiet">may change what you save by {money(guess.moves, shown.season.currency)}</small>
+          <small className="quiet">could change your savings by {money(guess.moves, shown.season.currency)}</small>
         )}
       </div>
       <button
