@@ -148,4 +148,5 @@ Route::get('up', [HealthController::class, 'up'])->withoutMiddleware('web');
 Route::get('metrics', [HealthController::class, 'metrics'])->withoutMiddleware('web');
 Route::get('mailbox', MailboxController::class);
 Route::get('shell', [PageController::class, 'shell'])->withoutMiddleware('web');
-Route::get('/{screen?}', [PageController::class, 'page'])->where('screen', '(?!api/|build/).*');
+// What has a dot in its name is a file that browsers ask for by themselves: it is no page, and begins no session over somebody's.
+Route::get('/{screen?}', [PageController::class, 'page'])->where('screen', '(?!api/|build/)[^.]*');

@@ -152,9 +152,19 @@ abstract class BrowserTestCase extends TestCase
         );
     }
 
+    /**
+     * A screen of this visitor's season. On a busy machine a page has now and then begun a garden of its own beside the one that was just
+     * made: the visitor goes on in that one.
+     */
     public function openScreen(string $screen, int $width = 1280, int $height = 800): void
     {
         $this->visit("/seasons/{$this->season()}/{$screen}", $width, $height);
+        $settled = $this->waitFor(fn (): ?string => $this->browser->executeScript('const main = document.querySelector("main");
+            return main && main.getAttribute("aria-busy") !== "true" && main.innerText !== "" ? main.innerText : null'), 'the screen');
+        if (str_contains($settled, 'There is no such season in your garden')) {
+            fwrite(STDERR, "\nanother garden had been begun: {$this->path()}\n");
+            $this->visit("/seasons/{$this->season()}/{$screen}", $width, $height);
+        }
     }
 
     /** The grow list of this visitor's season. */
