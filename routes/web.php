@@ -148,5 +148,4 @@ Route::get('up', [HealthController::class, 'up'])->withoutMiddleware('web');
 Route::get('metrics', [HealthController::class, 'metrics'])->withoutMiddleware('web');
 Route::get('mailbox', MailboxController::class);
 Route::get('shell', [PageController::class, 'shell'])->withoutMiddleware('web');
-// What has a dot in its name is a file that browsers ask for by themselves: it is no page, and begins no session over somebody's.
-Route::get('/{screen?}', [PageController::class, 'page'])->where('screen', '(?!api/|build/)[^.]*');
+Route::get('/{screen?}', [PageController::class, 'page'])->where('screen', '(?!api/|build/).*');

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Models\Season;
-use Illuminate\Support\Facades\DB;
 
 it('gives whoever opens the page a garden with the demo season at once', function () {
     $answer = $this->get('/')->assertOk();
@@ -53,10 +52,3 @@ it('knows a database that is away from one that refuses', function (string $stat
     'too_many_connections' => ['53300', true], 'read_only_sql_transaction' => ['25006', true],
     'in_failed_sql_transaction' => ['25P02', false], 'unique_violation' => ['23505', false], 'undefined_table' => ['42P01', false],
 ]);
-
-it('begins no session and no garden for files that browsers ask for by themselves', function (string $path) {
-    config(['session.driver' => 'database']);
-    $before = [DB::table('users')->count(), DB::table('sessions')->count()];
-    $answer = $this->get($path)->assertNotFound();
-    expect($answer->headers->getCookies())->toBe([])->and([DB::table('users')->count(), DB::table('sessions')->count()])->toBe($before);
-})->with(['/favicon.ico', '/robots.txt', '/apple-touch-icon.png', '/.well-known/appspecific/com.chrome.devtools.json', '/seasons/1/x.php']);

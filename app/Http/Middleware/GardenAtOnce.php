@@ -21,7 +21,7 @@ final class GardenAtOnce
     private const GARDENS_A_MINUTE = 60;
 
     /** Pages that need no garden: one who comes to sign in gets none. */
-    private const WITHOUT = ['sign-in', 'new-password', 'forgotten', 'mailbox', 'cautions', 'words'];
+    private const WITHOUT = ['sign-in', 'new-password', 'forgotten', 'mailbox', 'cautions', 'words', 'favicon.ico', 'robots.txt'];
 
     public function handle(Request $request, Closure $next): Response
     {
