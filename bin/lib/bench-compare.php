@@ -13,7 +13,8 @@ exec("{$git} worktree add --detach ".escapeshellarg($copy).' '.escapeshellarg($r
 $code === 0 ?: exit("There is no revision \"{$ref}\": ".implode("\n", $said)."\n");
 register_shutdown_function(fn () => exec("{$git} worktree remove --force ".escapeshellarg($copy)));
 // What it requires is the same, or nearly; which files are read with it is its own matter.
-passthru('cp -a '.escapeshellarg("{$root}/vendor").' '.escapeshellarg("{$copy}/vendor").' && COMPOSER_ALLOW_SUPERUSER=1 composer dump-autoload -q -d '.escapeshellarg($copy), $code);
+passthru('cp -a '.escapeshellarg("{$root}/vendor").' '.escapeshellarg("{$copy}/vendor")
+    .' && COMPOSER_ALLOW_SUPERUSER=1 composer dump-autoload -q -d '.escapeshellarg($copy), $code);
 $code === 0 ?: exit("Revision \"{$ref}\" cannot be made ready.\n");
 $figures = ['then' => [], 'now' => []];
 foreach (range(1, $rounds) as $round) {

@@ -106,7 +106,8 @@ npm_requirements() {
 
 front_end() {
   local print
-  print=$(cd "$ROOT" && { find web -type f -print0 | sort -z | xargs -0 cat; cat package-lock.json antd-styles.ts vite.config.ts tsconfig.json; } | sha256sum | cut -d' ' -f1)
+  print=$(cd "$ROOT" && { find web -type f -print0 | sort -z | xargs -0 cat; cat package-lock.json antd-styles.ts vite.config.ts tsconfig.json; } \
+    | sha256sum | cut -d' ' -f1)
   if [ -f "$ROOT/public/build/manifest.json" ] && [ -f "$ROOT/public/sw.js" ] && stamped web "$print"; then return; fi
   echo "Building the front end"
   step "building the front end" "$VAR/log/build.log" npm --prefix "$ROOT" run build

@@ -397,7 +397,8 @@ it('says by how much the last of two changes moved the till, whether the one bef
             ->and($answer->json('moved.till.cash_now'))->toEqualWithDelta($after['till']['cash_now'] - $before['till']['cash_now'], 1e-9)
             ->and($answer->json('moved.crops'))->toHaveCount(count($after['crops']));
         foreach ($answer->json('moved.crops') as $crop => $moved) {
-            expect($moved['keep'] ?? 0.0)->toEqualWithDelta(($after['crops'][$crop]['till']['keep'] ?? 0.0) - ($before['crops'][$crop]['till']['keep'] ?? 0.0), 1e-9);
+            $keep = fn (array $picture): float => $picture['crops'][$crop]['till']['keep'] ?? 0.0;
+            expect($moved['keep'] ?? 0.0)->toEqualWithDelta($keep($after) - $keep($before), 1e-9);
         }
     }
     expect(abs($answer->json('moved.till.kwh')))->toBeGreaterThan(1.0);
@@ -409,7 +410,7 @@ it('asks what becomes of prices in other money, and takes the change back whole'
     $price = fn (array $answer): float => (float) $answer['season']['seed_lots'][0]['packet_price'];
     $was = $this->getJson("/api/seasons/{$season->id}")->json();
     $put = fn (array $body) => $this->putJson("/api/seasons/{$season->id}/currency", $body + ['setup' => 'bench']);
-    $put(['to' => 'XXX'])->assertStatus(422);
+    $put(['to' => 'ZZZ'])->assertStatus(422);
     $put(['to' => 'GBP', 'rate' => 0])->assertStatus(422);
     $converted = $put(['to' => 'GBP', 'rate' => 0.8])->assertOk()->json();
     expect($converted['season']['currency'])->toBe('GBP')->and($price($converted))->toBe(round(0.8 * $price($was), 2))

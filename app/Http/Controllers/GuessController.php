@@ -24,7 +24,13 @@ final class GuessController
     )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\Parameter(name: 'ranked', in: 'query', required: false, description: 'whether it is worked out what each moves', schema: new OA\Schema(type: 'boolean'))]
+    #[OA\Parameter(
+        name: 'ranked',
+        in: 'query',
+        required: false,
+        description: 'whether it is worked out what each moves',
+        schema: new OA\Schema(type: 'boolean'),
+    )]
     #[OA\Response(response: 200, description: 'The guesses', content: new OA\JsonContent(ref: '#/components/schemas/Guesses'))]
     #[OA\Response(response: 404, ref: '#/components/responses/NotFound')]
     public function __invoke(Request $request, Gardener $gardener, int $season, string $setup): JsonResponse

@@ -42,9 +42,8 @@ function Places({ shown }: { shown: OnScreen }) {
     );
   // The yard has nothing to plan: it comes after every place under a roof where something stands.
   const outdoors = new Set(season.places.filter((one) => one.outdoors).map((one) => one.id));
-  const busy = (one: { id: string; stands: unknown[] }) =>
-    (outdoors.has(one.id) ? 0 : 1e6 * Math.sign(one.stands.length)) + one.stands.length;
-  const busiest = [...data.places].sort((a, b) => busy(b) - busy(a))[0];
+  const isBusy = (one: { id: string; stands: unknown[] }) => !outdoors.has(one.id) && one.stands.length > 0;
+  const busiest = [...data.places].sort((a, b) => Number(isBusy(b)) - Number(isBusy(a)) || b.stands.length - a.stands.length)[0];
   const place = data.places.find((one) => one.id === picked) ?? busiest;
   const row = season.places.find((one) => one.id === place?.id);
   const add = <AddThing lists={[['places', 'Places', 'Another place']]} label="Add a place" added={pick} />;

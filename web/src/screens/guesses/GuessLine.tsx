@@ -50,11 +50,7 @@ export function GuessLine({ guess, shown }: { guess: Guess; shown: OnScreen }) {
           <small className="quiet">could change your savings by {money(guess.moves, shown.season.currency)}</small>
         )}
       </div>
-      <button
-        type="button"
-        className="plain"
-        onClick={() => void store.change(knownNow(shown, path), `${guess.name} is right`).catch(() => undefined)}
-      >
+      <button type="button" className="plain" onClick={() => store.apply(knownNow(shown, path), `${guess.name} is right`)}>
         That is right<span className="hidden">: {guess.name}</span>
       </button>
     </li>

@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { words } from '../../api/client';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
 import { useGuesses } from '../../season/useGuesses';
 import { PlanningPage } from '../../shell/Page';
@@ -14,8 +15,20 @@ export function GuessesScreen() {
 
 function All({ shown }: { shown: OnScreen }) {
   const { id } = useStore();
-  const { data } = useGuesses(shown, true);
-  if (!data) return <h1>Numbers to check</h1>;
+  const { data, error } = useGuesses(shown, true);
+  if (!data)
+    return (
+      <>
+        <h1>Numbers to check</h1>
+        {error ? (
+          <p role="alert">{words(error)}</p>
+        ) : (
+          <p className="quiet" aria-busy="true">
+            Looking for guesses…
+          </p>
+        )}
+      </>
+    );
   const { guesses } = data;
   if (guesses.length === 0)
     return (
