@@ -135,6 +135,8 @@ locations() {
       return 413 '{"type":"about:blank","title":"Too large","status":413,"detail":"This is larger than 6 MB. Take a smaller file."}'; }
     # While it is drained the front sends nobody here.
     location = /up { if (-f $1/drain) { return 404; } rewrite ^ /index.php last; }
+    # Browsers and phones ask for these by themselves, without cookies: an answer by the application would begin a session beside one's own.
+    location ~ ^/(favicon\.ico|robots\.txt|apple-touch-icon[a-z0-9-]*\.png)\$ { try_files \$uri =404; }
     location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
     location = /sw.js { add_header Cache-Control no-cache; }
     location = /build/manifest.webmanifest { types {} default_type application/manifest+json; add_header Cache-Control no-cache; }

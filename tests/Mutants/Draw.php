@@ -7,9 +7,6 @@ namespace Tests\Mutants;
 use PhpToken;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use RecursiveDirectoryIterator;
-use RecursiveIteratorIterator;
-use RegexIterator;
 
 /** Wrong turns by operator, drawn from the PHP of a folder; the same seed draws the same of the same code. */
 final class Draw
@@ -106,13 +103,11 @@ final class Draw
         return implode(' ', array_filter($tests, fn (string $test): bool => str_ends_with($test, 'Test.php')));
     }
 
-    /** @return list<string> PHP files of a folder, from the root */
+    /** @return list<string> PHP files in a folder itself, from the root */
     private function files(string $folder): array
     {
-        $found = new RegexIterator(new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$this->root}/{$folder}")), '/\.php$/');
-        $files = array_map(fn (mixed $file): string => substr((string) $file, strlen($this->root) + 1), iterator_to_array($found, false));
-        sort($files);
+        $files = glob("{$this->root}/{$folder}/*.php") ?: [];
 
-        return $files;
+        return array_map(fn (string $file): string => substr($file, strlen($this->root) + 1), $files);
     }
 }
