@@ -264,7 +264,8 @@ final class OpenApiFile
                 ['catalogue', 'name', 'place', 'setup', 'count'],
             ),
             'CatalogueThing' => self::object(['id' => $text, 'name' => $text, 'us_name' => $text, 'price' => ['type' => ['number',
-                'null']], 'dose_per_l' => ['type' => ['number', 'null'], 'description' => 'of a feed: so much in a litre of water'], 'source' => $text]),
+                'null']], 'kind' => ['type' => ['string', 'null'], 'description' => 'within its list; of a supply: medium, additive, feed or sundry'],
+                'dose_per_l' => ['type' => ['number', 'null'], 'description' => 'of a feed: so much in a litre of water'], 'source' => $text]),
             'Calendar' => self::object([
                 'tasks' => $list($job),
                 'timing' => $list($timing),

@@ -158,7 +158,7 @@ final class Catalogue
         return self::ofKind('gear');
     }
 
-    /** @return array<string, list<array{id: string, name: string, us_name: string, price: ?float, dose_per_l: ?float, source: string}>> what can be put into a season, by list; US dollars */
+    /** @return array<string, list<array{id: string, name: string, us_name: string, price: ?float, kind: ?string, dose_per_l: ?float, source: string}>> what can be put into a season, by list; US dollars */
     public function things(): array
     {
         $things = [];
@@ -181,7 +181,7 @@ final class Catalogue
 
     /**
      * @param  array<string, string|int|float|bool|null>  $row
-     * @return array{id: string, name: string, us_name: string, price: ?float, dose_per_l: ?float, source: string}
+     * @return array{id: string, name: string, us_name: string, price: ?float, kind: ?string, dose_per_l: ?float, source: string}
      */
     private static function thing(array $row): array
     {
@@ -192,6 +192,7 @@ final class Catalogue
             'name' => (string) $row['name'],
             'us_name' => NameInUsUnits::of((string) $row['name']),
             'price' => $price === null ? null : (float) $price,
+            'kind' => isset($row['kind']) ? (string) $row['kind'] : null,
             'dose_per_l' => isset($row['dose_per_l']) ? (float) $row['dose_per_l'] : null,
             'source' => (string) $row['source'],
         ];

@@ -29,7 +29,7 @@ final class GoesAlong
             count($keys) === 2 && $change->to === null => [...self::names($document, (string) $keys[0], (string) $keys[1]), $change],
             count($keys) === 3 && $keys[0] === 'crops' && $keys[2] === 'wanted' => self::wanted($document, $change),
             count($keys) === 3 && $keys[0] === 'crops' && $keys[2] === 'split' => self::split($document, $change),
-            count($keys) === 3 && $keys[0] === 'containers' && $keys[2] === 'measured' => self::potShape($document, $change),
+            count($keys) === 3 && $keys[0] === 'containers' && in_array($keys[2], ['measured', 'meta'], true) => self::potShape($document, $change),
             count($keys) === 3 && $keys[0] === 'lights' && in_array($keys[2], ['lumens', 'kelvin'], true) => self::photonFlux($document, $change),
             $keys === ['currency'] => self::prices($document, $change),
             default => [$change],
@@ -67,20 +67,40 @@ final class GoesAlong
     /** @return list<Change> a pot that is measured holds what its shape holds, and stands on a flat as its width allows */
     private static function potShape(stdClass $document, Change $change): array
     {
-        $pot = $change->to;
+        $row = (new DocumentPath(array_slice($change->path->keys, 0, 2)))->get($document);
+        $row = $row instanceof stdClass ? clone $row : new stdClass();
+        $row->{$change->path->keys[2]} = $change->to;
+        $pot = $row->measured ?? null;
         $sides = ['rim_mm', 'base_mm', 'height_mm'];
         if (! $pot instanceof stdClass || array_filter($sides, fn (string $side): bool => ! is_numeric($pot->{$side} ?? null) || $pot->{$side} <= 0) !== []) {
             return [$change];
         }
-        $measured = new Measured($pot->round === true, ...array_map(fn (string $side): float => (float) Cell::text($pot->{$side}), $sides));
-        $row = (new DocumentPath(array_slice($change->path->keys, 0, 2)))->get($document);
-        $sites = $row instanceof stdClass ? max(1, Cell::whole($row->sites_per_unit ?? 1)) : 1;
+        if ($change->path->keys[2] === 'meta' && SameValue::is(self::narrowSides($change->from), self::narrowSides($change->to))) {
+            return [$change];
+        }
+        $number = fn (mixed $side): ?float => is_numeric($side) && $side > 0 ? (float) Cell::text($side) : null;
+        $narrow = self::narrowSides($row->meta ?? null);
+        $measured = new Measured(
+            $pot->round === true,
+            ...array_map(fn (string $side): float => (float) Cell::text($pot->{$side}), $sides),
+            narrowRimMm: $number($narrow->rim_mm ?? null),
+            narrowBaseMm: $number($narrow->base_mm ?? null),
+        );
+        $sites = max(1, Cell::whole($row->sites_per_unit ?? 1));
 
         return [$change, ...self::rowChanges($document, $change, [
             'volume_l' => round(PotShape::litres($measured), 4),
             'top_area_m2' => round(PotShape::topArea($measured), 6),
-            'flats_per_unit' => round($sites / PotShape::perFlat($measured->rimMm), 6),
+            'flats_per_unit' => round($sites / PotShape::perFlat($measured), 6),
         ])];
+    }
+
+    /** The shorter sides of a pot that is longer than wide, which stand beside its measures. */
+    private static function narrowSides(mixed $meta): ?stdClass
+    {
+        $narrow = $meta instanceof stdClass ? $meta->narrow ?? null : null;
+
+        return $narrow instanceof stdClass ? $narrow : null;
     }
 
     /** @return list<Change> light that nobody has measured is estimated from the lumens on the box, as long as it is not somebody's own number */

@@ -47,7 +47,7 @@ final readonly class TrayMoves
             throw new InvalidArgumentException('Pots and packs are taken by tens; only a tray has rows of its own.');
         }
         if ($columns > $tray->sites) {
-            throw new InvalidArgumentException("Tray {$letters} has {$tray->sites} sites. Give as many as stand in one row.");
+            throw new InvalidArgumentException("Tray {$letters} has {$tray->sites} cells. Give as many as stand in one row.");
         }
 
         // As they follow each other, in as many rows as they take now; what finds no room any more is laid out by itself.

@@ -99,15 +99,15 @@ final readonly class CropWorkings
             $sowing->seeds,
             Unit::Seeds,
             'The fewest cells or pots that give the chance you asked for, rounded up to whole rows. Mishaps are left out: no extra sowing helps against them.',
-            Figures::number($sowing->sites).' sites, '.Figures::number($method->seedsPerSite).' to a site',
+            Figures::number($sowing->sites).' cells or pots, '.Figures::number($method->seedsPerSite).' seeds to each',
             [
                 new Term('wanted', $this->plan->crop->wanted, Unit::Plants, ['crops', $this->plan->crop->id, 'wanted']),
                 new Term('a seed comes up', $this->plan->g, Unit::Share, null, 'g'),
-                new Term('a site is filled', $sowing->q, Unit::Share),
-                new Term('seeds to a site', $method->seedsPerSite, Unit::Seeds, ['methods', $method->id, 'seeds_per_site']),
+                new Term('chance that a cell or pot is filled', $sowing->q, Unit::Share),
+                new Term('seeds to a cell or pot', $method->seedsPerSite, Unit::Seeds, ['methods', $method->id, 'seeds_per_site']),
                 new Term('a seedling lives through all stages', $survival, Unit::Share),
                 new Term('how sure', $this->books->season()->confidence, Unit::Share, ['confidence']),
-                new Term('sites rounded up to', $method->roundSitesTo, Unit::Count, ['methods', $method->id, 'round_sites_to']),
+                new Term('rounded up to a multiple of', $method->roundSitesTo, Unit::Count, ['methods', $method->id, 'round_sites_to']),
                 new Term('chance of enough', $sowing->finish->enough, Unit::Share),
             ],
         );
@@ -129,8 +129,8 @@ final readonly class CropWorkings
             'The exact chance that at least the wanted number finishes, over good and bad packets and seasons. A mishap that takes the whole batch is counted too, and only plants that are moved on can finish.',
             'P(finished ≥ '.Figures::number($this->plan->crop->wanted).')',
             [
-                new Term('sites sown', $sowing->sites, Unit::Count, null, 'seeds'),
-                new Term('a site is filled', $sowing->q, Unit::Share, null, 'g'),
+                new Term('cells or pots sown', $sowing->sites, Unit::Count, null, 'seeds'),
+                new Term('chance that a cell or pot is filled', $sowing->q, Unit::Share, null, 'g'),
                 ...$stages,
                 new Term('losses come together', $this->books->season()->luck, Unit::Share, ['luck']),
                 new Term('a mishap takes it whole', $this->books->season()->mishap, Unit::Share, ['mishap']),
@@ -266,7 +266,7 @@ final readonly class CropWorkings
         $rule = match ($head) {
             Head::Mix => 'Sites, times their volume and a little over for settling, split into the recipe\'s parts, at each part\'s price.',
             Head::TopDressing => 'Sites, times their open top and the depth of the layer, at the supply\'s price.',
-            Head::Feed => 'Trays, times litres of feed for a tray, feedings a week and weeks, times the dose, at its price.',
+            Head::Feed => 'Trays, times feed for a tray, feedings a week and weeks, times the dose, at its price.',
             default => 'The amount the method asks for, at the supply\'s price.',
         };
 
@@ -282,7 +282,7 @@ final readonly class CropWorkings
             if ($container === null || ! $stage->fills()) {
                 continue;
             }
-            $terms[] = new Term("{$container->name}: sites filled", $stage->sites, Unit::Count, null, 'seeds');
+            $terms[] = new Term("{$container->name}: filled", $stage->sites, Unit::Count, null, 'seeds');
             $terms[] = new Term("{$container->name}: a pack of {$container->unitsPerPack}", $container->packPrice, Unit::Money, [
                 'containers',
                 $container->id,
@@ -321,7 +321,7 @@ final readonly class CropWorkings
         }
 
         return [
-            'Used once: what is filled, at its price. Durable: a season\'s share of the units needed beyond those owned, shared by sites filled (trays by area and days).',
+            'Used once: what is filled, at its price. Durable: a season\'s share of the units needed beyond those owned, shared by cells or pots filled (trays by area and days).',
             Figures::sum($parts),
             $terms,
         ];

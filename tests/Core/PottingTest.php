@@ -16,8 +16,19 @@ it('measures pots as frustums', function () {
         ->and(PotShape::litres(new Measured(false, 100, 80, 90)))->toEqualWithDelta(0.9 * 0.732, 1e-9)
         ->and(PotShape::topArea(new Measured(true, 100, 80, 90)))->toEqualWithDelta(0.00785398, 1e-7)
         // As many as stand in whole rows on 25.4 by 50.8 cm; common practice, no source.
-        ->and([PotShape::perFlat(83), PotShape::perFlat(90), PotShape::perFlat(70), PotShape::perFlat(50), PotShape::perFlat(600)])
+        ->and(array_map(fn (float $rim): int => PotShape::perFlat(new Measured(true, $rim, $rim, 90)), [83, 90, 70, 50, 600]))
         ->toBe([18, 10, 21, 50, 1]);
+});
+
+it('measures a box that is longer than wide', function () {
+    // V = h/6 · (A + a + 4 · middle), any geometry textbook: 24 by 8 inches at the rim, 22 by 6 at the base, 7 high: 7/6 · (192 + 132 + 4 · 161)
+    // = 1,129⅓ cubic inches of 16.387064 mL.
+    $box = new Measured(false, 24 * 25.4, 22 * 25.4, 7 * 25.4, 8 * 25.4, 6 * 25.4);
+    expect(PotShape::litres($box))->toEqualWithDelta(0.9 * 1129.3333 * 0.016387064, 1e-4)
+        ->and(PotShape::topArea($box))->toEqualWithDelta(24 * 8 * 0.00064516, 1e-9)
+        ->and(PotShape::perFlat($box))->toBe(1)
+        // Eight by four inches: two rows of two one way, five in a row the other way.
+        ->and(PotShape::perFlat(new Measured(false, 203.2, 180.0, 90.0, 101.6, 90.0)))->toBe(5);
 });
 
 it('counts the season\'s mix by mix and by crop, and supplies as the shopping list has them', function () {

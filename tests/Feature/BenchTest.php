@@ -50,7 +50,20 @@ it('works out what a measured pot holds and what a lamp gives, as long as nobody
     expect($pot['volume_l'])->toEqualWithDelta(0.9 * 0.6889, 1e-3)->and(1 / $pot['flats_per_unit'])->toEqualWithDelta(18, 1e-3);
     $this->postJson("/api/seasons/{$season->id}/undo")->assertOk();
     expect($row('containers', 'yogurt')['volume_l'])->toEqual(0.4);
-    $change(['containers', 'yogurt', 'measured'], null, ['round' => true, 'rim_mm' => 0, 'base_mm' => 5, 'height_mm' => 5])->assertStatus(422);
+    // A box that is half as wide as long has its shorter sides beside the measures: half of the square's mix and of its place in a tray, in either order.
+    $square = ['round' => false, 'rim_mm' => 80, 'base_mm' => 80, 'height_mm' => 100];
+    $change(['containers', 'yogurt', 'measured'], null, $square)->assertOk();
+    $whole = $row('containers', 'yogurt');
+    $change(['containers', 'yogurt', 'meta'], $whole['meta'] ?? null, ['narrow' => ['rim_mm' => 40, 'base_mm' => 40]])->assertOk();
+    $half = $row('containers', 'yogurt');
+    expect($half['volume_l'] / $whole['volume_l'])->toEqualWithDelta(0.5, 1e-3)
+        ->and($half['top_area_m2'] / $whole['top_area_m2'])->toEqualWithDelta(0.5, 1e-3)
+        ->and($whole['flats_per_unit'] / $half['flats_per_unit'])->toEqualWithDelta(2.0, 1e-3);
+    // A volume of one's own stays when something else is kept beside the pot.
+    $change(['containers', 'yogurt', 'volume_l'], $half['volume_l'], 0.3)->assertOk();
+    $change(['containers', 'yogurt', 'meta'], $half['meta'], [...$half['meta'], 'note' => 'from the attic'])->assertOk();
+    expect($row('containers', 'yogurt')['volume_l'])->toEqual(0.3);
+    $change(['containers', 'yogurt', 'measured'], $square, ['round' => true, 'rim_mm' => 0, 'base_mm' => 5, 'height_mm' => 5])->assertStatus(422);
     // The lamp says 75 µmol/s itself: lumens change nothing of that.
     $change(['lights', 'led', 'lumens'], null, 4200)->assertOk();
     expect($row('lights', 'led')['ppf_umol_s'])->toEqual(75);

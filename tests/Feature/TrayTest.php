@@ -58,7 +58,7 @@ it('refuses moves that cannot be, in words', function (array $change, string $sa
 })->with([
     [['do' => 'move', 'tray' => 'D', 'row' => 7, 'to' => 'A', 'to_row' => 1], 'no room'],
     [['do' => 'move', 'tray' => 'Z', 'row' => 9, 'to' => 'A', 'to_row' => 1], 'no tray Z'],
-    [['do' => 'columns', 'tray' => 'D', 'columns' => 100], '72 sites'],
+    [['do' => 'columns', 'tray' => 'D', 'columns' => 100], '72 cells'],
     [['do' => 'dance'], 'do'],
     [['do' => 'move', 'tray' => 'D'], 'row'],
 ]);

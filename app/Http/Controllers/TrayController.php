@@ -132,7 +132,7 @@ final class TrayController
         } catch (InvalidArgumentException $e) {
             throw ValidationException::withMessages(['tray' => $e->getMessage()]);
         }
-        $label = ['move' => 'rows of a tray', 'columns' => 'sites in a row', 'keep' => 'the layout of trays'][$input['do']];
+        $label = ['move' => 'rows of a tray', 'columns' => 'cells in a row', 'keep' => 'the layout of trays'][$input['do']];
 
         return $state->answer($editor->edit($kept->model->id, $label, fn (): array => $edits), $row->id);
     }

@@ -308,7 +308,7 @@ final class MeaningCheck
         if (($first || ! $stage->has('container')) && ($stage->number('plants_per_site') ?? 1.0) !== 1.0) {
             yield $stage->fault(
                 'plants_per_site',
-                'Several plants to a site are for potting on.',
+                'Several plants to a pot are for a stage that moves them into one.',
                 'Name the container they are moved to, in a later stage.',
             );
         }

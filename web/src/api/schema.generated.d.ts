@@ -4264,6 +4264,8 @@ export interface components {
             name: string;
             us_name: string;
             price: number | null;
+            /** @description within its list; of a supply: medium, additive, feed or sundry */
+            kind: string | null;
             /** @description of a feed: so much in a litre of water */
             dose_per_l: number | null;
             source: string;

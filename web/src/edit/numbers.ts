@@ -25,6 +25,8 @@ export const writing = {
   comma: new Intl.NumberFormat(globalThis.navigator?.language ?? 'en').format(1.5).includes(','),
   /** The sign of the season's currency; null where there is none to compare with. */
   sign: null as string | null,
+  /** Decimals of the season's money: none of the yen's. */
+  places: 2,
 };
 
 /** Digits as people write them: 1,250.5 and 1.250,5; 0,285; what could be both is read as it is written in the region. */
@@ -85,7 +87,13 @@ export function parseShare(text: string, bounds: Bounds): Parsed {
 /** A number for a field: no more places than it has, with the decimals' sign of the region. */
 export function showNumber(value: number, kind?: string): string {
   // Money with the second place of its cents: 33.50; what has more, as a price by the kilowatt-hour, keeps them.
-  const cents = kind === 'money' && Math.abs(value * 10 - Math.round(value * 10)) < 1e-9 && !Number.isInteger(value);
+  const cents =
+    kind === 'money' && writing.places === 2 && Math.abs(value * 10 - Math.round(value * 10)) < 1e-9 && !Number.isInteger(value);
   const plain = cents ? value.toFixed(2) : Number.isInteger(value) ? String(value) : String(Number(value.toFixed(6)));
-  return writing.comma ? plain.replace('.', ',') : plain;
+  return inRegion(plain);
 }
+
+/** A price with all places of the season's money: 3.50; 120 where it has none. */
+export const showPrice = (value: number): string => inRegion(value.toFixed(writing.places));
+
+const inRegion = (digits: string): string => (writing.comma ? digits.replace('.', ',') : digits);

@@ -10,10 +10,13 @@ export interface LineFacts {
   raised: string;
 }
 
-/** What one site of a method is called: a cell, a pot, a station in the bed. */
-export function siteName(method: Method | undefined, containers: Map<string, Container>): string {
-  const container = containers.get(method?.stages[0]?.container ?? '');
-  if (container === undefined) return 'station';
+/** What one site of a method is called: a cell, a pot, a spot in the bed. */
+export const siteName = (method: Method | undefined, containers: Map<string, Container>): string =>
+  siteIn(containers.get(method?.stages[0]?.container ?? ''));
+
+/** What one site of a container is called. */
+export function siteIn(container: Container | undefined): string {
+  if (container === undefined) return 'spot';
   const named = ['block', 'pellet', 'jug', 'tube'].find((word) => container.name.toLowerCase().includes(word));
   return container.sites_per_unit > 1 ? 'cell' : (named ?? 'pot');
 }

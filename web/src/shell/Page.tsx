@@ -4,7 +4,7 @@ import type { Till } from '../api/types';
 import { writing } from '../edit/numbers';
 import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
 import { ConflictDialog } from '../season/ConflictDialog';
-import { moneySign } from '../words/money';
+import { moneySign, places } from '../words/money';
 import { TillStrip, type Last } from '../till/TillStrip';
 import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
 import { AddSetup } from '../screens/compare/AddSetup';
@@ -35,6 +35,7 @@ export function PlanningPage({ children, till, bare = false }: Props) {
   const { status, last, season, entry } = useSnapshot();
   useEffect(() => {
     writing.sign = season === null ? null : moneySign(season.currency);
+    writing.places = season === null ? 2 : places(season.currency);
   }, [season]);
   const store = useStore();
   const shown = useOnScreen();

@@ -25,7 +25,7 @@ export function TopBar({ scheme, toggle, season }: Props) {
     { key: '/account', label: account?.trial === false ? 'Your account' : 'Keep this garden' },
     { key: '/cautions', label: 'Safety' },
     { key: '/words', label: 'What the words mean' },
-    { key: 'scheme', label: scheme === 'dark' ? 'Light colours' : 'Dark colours' },
+    { key: 'scheme', label: scheme === 'dark' ? 'Light theme' : 'Dark theme' },
   ];
   return (
     <>

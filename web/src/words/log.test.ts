@@ -32,7 +32,9 @@ it('says what was written down', () => {
   expect(entryWords(entry('lost', { count: 2, cause: 'mixed_up', note: 'the wind' }))).toBe(
     '2 lost: spilled, mixed up, label lost, the wind',
   );
-  expect(entryWords(entry('sown', { count: 1 }))).toBe('1 site sown');
+  expect(entryWords(entry('sown', { count: 1 }))).toBe('1 sown');
+  expect(entryWords(entry('potted_on', { count: 9 }), true)).toBe('9 potted up');
+  expect(entryWords(entry('potted_on', { count: 9 }), false)).toBe('9 potted on');
   expect(entryWords(entry('done', { job: 'soak-two-one-2027-04-09', amount: 1.6, unit: 'L' }))).toBe('mix wetted, 1.6 L');
   expect(entryWords(entry('done', { job: 'red-whistle-mat_off-0' }))).toBe('mat off');
   expect(entryWords(entry('reading', { amount: 21.5, unit: 'soil_c' }))).toBe('21.5 °C in the soil');

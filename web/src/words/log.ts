@@ -1,5 +1,5 @@
 import type { LogEntry } from '../api/types';
-import { plural } from './sowing';
+import { spelled } from './spelling';
 import { inUnit, type Unit } from './units';
 
 /** What a plant is lost of, as people say it. */
@@ -39,7 +39,7 @@ const WORDS: Record<LogEntry['kind'], string> = {
   undo: 'taken back',
 };
 
-export const kindWords = (kind: LogEntry['kind']): string => WORDS[kind];
+export const kindWords = (kind: LogEntry['kind'], us: boolean): string => spelled(WORDS[kind], us);
 
 /** Units as entries have them: how they read, and what they are in a US garden. */
 const UNITS: Record<string, { metric: string; us: string; unit?: Unit }> = {
@@ -82,8 +82,8 @@ export function entryWords(entry: Partial<LogEntry> & { kind: LogEntry['kind'] }
     entry.kind === 'done'
       ? jobWords(entry.job)
       : entry.count == null
-        ? WORDS[entry.kind]
-        : `${entry.count}${entry.kind === 'sown' ? ` ${plural(entry.count, 'site')}` : ''} ${WORDS[entry.kind]}`;
+        ? kindWords(entry.kind, us)
+        : `${entry.count} ${kindWords(entry.kind, us)}`;
   return [
     entry.kind === 'reading' && amount !== '' ? amount : entry.kind === 'note' ? '' : counted + (cause ? `: ${cause}` : ''),
     entry.kind !== 'reading' ? amount : '',

@@ -4,7 +4,8 @@ import { LOCALE } from './region';
 /** Minor coins with a sign of their own. */
 const SMALL: Record<string, string> = { USD: '¢', CAD: '¢', AUD: '¢', NZD: '¢', EUR: 'c', GBP: 'p' };
 
-const places = (currency: string): number => (PLACES as Record<string, number>)[currency] ?? 2;
+/** Decimals of a currency: 2 of dollars, none of yen. */
+export const places = (currency: string): number => (PLACES as Record<string, number>)[currency] ?? 2;
 
 const format = (currency: string, decimals: number): Intl.NumberFormat =>
   new Intl.NumberFormat(LOCALE, {

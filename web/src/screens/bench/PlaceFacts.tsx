@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Place, Season } from '../../api/types';
 import { EditInUnit } from '../../edit/EditInUnit';
 import { EditText } from '../../edit/EditText';
@@ -16,6 +17,14 @@ const USUAL: readonly (readonly [string, number | number[]])[] = [
   ['cool room', 16],
   ['unheated garage', [4, 5, 8, 12, 16, 20, 24, 24, 19, 13, 8, 5]],
   ['sunny sill', [16, 16.5, 17.5, 18.5, 20, 22, 24, 24, 22, 19.5, 17.5, 16.5]],
+];
+
+/** Daylight that reaches the plants, mol/m² a day; from memory, after outdoor light at about 42° of latitude; common practice, no source. */
+const DAYLIGHT: readonly (readonly [string, number | number[]])[] = [
+  ['shade', 1],
+  ['window', 3],
+  ['bright window', [3, 4, 6, 8, 9, 10, 10, 9, 7, 5, 3, 2]],
+  ['greenhouse', [7, 10, 14, 19, 22, 24, 24, 21, 17, 12, 7, 6]],
 ];
 
 /** A place: how warm, how light, how much room. */
@@ -61,15 +70,7 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
               {row.outdoors ? 'A guess from your frost dates.' : 'A guess.'} Change it if you know better.
             </p>
           )}
-          <p>
-            {USUAL.map(([name, to], index) => (
-              <span key={name}>
-                {index > 0 && ' · '}
-                <button type="button" className="plain" onClick={() => set('temp_c', name, usual(to))}>
-                  {name}
-                </button>
-              </span>
-            ))}
+          <Usual of={USUAL} choose={(to, name) => set('temp_c', name, usual(to))}>
             {row.outdoors && (
               <>
                 {' · '}
@@ -78,7 +79,7 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
                 </button>
               </>
             )}
-          </p>
+          </Usual>
         </div>
         <div>
           {!row.outdoors && (
@@ -86,7 +87,7 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
               label="Room"
               name="place_flats"
               field="places.flats"
-              after="flats"
+              after="trays"
               maybe
               value={row.flats}
               save={save('flats', 'room')}
@@ -135,6 +136,7 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
             back={(v) => v}
             maybe
           />
+          <Usual of={DAYLIGHT} choose={(to, name) => set('daylight', name, usual(to))} />
           {!used && season.places.length > 1 && (
             <button
               type="button"
@@ -147,6 +149,29 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
         </div>
       </div>
     </details>
+  );
+}
+
+interface UsualProps {
+  of: readonly (readonly [string, number | number[]])[];
+  choose: (to: number | number[], name: string) => void;
+  children?: ReactNode;
+}
+
+/** What people say instead of numbers; a press puts the number behind it into the field. */
+function Usual({ of, choose, children }: UsualProps) {
+  return (
+    <p>
+      {of.map(([name, to], index) => (
+        <span key={name}>
+          {index > 0 && ' · '}
+          <button type="button" className="plain" onClick={() => choose(to, name)}>
+            {name}
+          </button>
+        </span>
+      ))}
+      {children}
+    </p>
   );
 }
 

@@ -67,7 +67,7 @@ export function SeasonSlider({ place, date, setDate, us }: Props) {
       </div>
       <p className={s.sliderEnds} aria-hidden="true">
         <span>{shortDay(first, us)}</span>
-        {(days?.lit ?? 0) > 0 && <span>dashed: trays the lamps light {days?.lit} flats</span>}
+        {(days?.lit ?? 0) > 0 && <span>dashed: the lamps light {days?.lit} trays</span>}
         <span>{shortDay(dayAt(first, all.length - 1), us)}</span>
       </p>
     </div>

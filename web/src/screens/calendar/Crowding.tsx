@@ -83,7 +83,7 @@ export function Crowding({ place, axis, width, folded }: Props) {
         {place.name}
       </text>
       <text x={x} y={34 - top} textAnchor={anchor} className={s.crowdLimit}>
-        {leading ? `${leading[2]} ${leading[1]}` : ''} {place.lit > 0 ? 'flats' : ''}
+        {leading ? `${leading[2]} ${leading[1]}` : ''} {place.lit > 0 ? 'trays' : ''}
       </text>
     </svg>
   );

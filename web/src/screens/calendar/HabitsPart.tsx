@@ -1,8 +1,7 @@
+import { useState } from 'react';
 import type { Season } from '../../api/types';
-import { EditText } from '../../edit/EditText';
-import type { Parsed } from '../../edit/useDraft';
 import { useStore } from '../../season/SeasonContext';
-import { isDate } from '../../words/dates';
+import { day } from '../../words/dates';
 import s from './calendar.module.css';
 
 interface Habits {
@@ -20,20 +19,6 @@ export function habitsOf(season: Season): Habits {
   return { sow_days: kept?.sow_days ?? [], away: kept?.away ?? [] };
 }
 
-const showAway = (away: Habits['away']): string => away.map(({ from, to }) => `${from} to ${to}`).join(', ');
-
-function parseAway(typed: string): Parsed<Habits['away']> {
-  const dates = typed.match(/\d{4}-\d{2}-\d{2}/g) ?? [];
-  if (typed.trim() === '') return { ok: true, value: [] };
-  const away = Array.from({ length: dates.length / 2 }, (_, index) => ({
-    from: dates[2 * index] ?? '',
-    to: dates[2 * index + 1] ?? '',
-  }));
-  return dates.length > 0 && dates.length % 2 === 0 && away.every(({ from, to }) => isDate(from) && isDate(to) && from <= to)
-    ? { ok: true, value: away }
-    : { ok: false, why: 'Type two dates, for example 2027-04-10 to 2027-04-17.' };
-}
-
 /** The days one sows on, and those away: a dragged sowing goes to the nearest that suits. */
 export function HabitsPart({ season }: { season: Season }) {
   const store = useStore();
@@ -42,7 +27,7 @@ export function HabitsPart({ season }: { season: Season }) {
   const set = (next: Habits, label: string) => store.apply(changes(next), label);
   return (
     <>
-      <fieldset className={s.weekdays}>
+      <fieldset className={s.habits}>
         <legend>You sow on</legend>
         {DAYS.map((short, index) => (
           <label key={short} title={NAMES[index]}>
@@ -67,14 +52,53 @@ export function HabitsPart({ season }: { season: Season }) {
         ))}
         <span className="quiet">{habits.sow_days.length === 0 ? 'any day' : ''}</span>
       </fieldset>
-      <EditText<Habits['away']>
-        label="Away"
-        name="away"
-        value={habits.away}
-        show={showAway}
-        parse={parseAway}
-        save={(away) => store.change(changes({ ...habits, away }), 'days away')}
-      />
+      <AwayPart away={habits.away} us={season.units === 'us'} save={(away) => set({ ...habits, away }, 'days away')} />
     </>
+  );
+}
+
+type Away = Habits['away'];
+
+/** Days away, each as its first and last day. */
+function AwayPart({ away, us, save }: { away: Away; us: boolean; save: (away: Away) => void }) {
+  const [from, setFrom] = useState('');
+  const [to, setTo] = useState('');
+  const why = from !== '' && to !== '' && to < from ? 'The last day is before the first.' : null;
+  const add = () => {
+    save([...away, { from, to }].sort((a, b) => a.from.localeCompare(b.from)));
+    setFrom('');
+    setTo('');
+  };
+  return (
+    <fieldset className={s.habits} data-part="away">
+      <legend>Days away</legend>
+      {away.map((one) => (
+        <span key={`${one.from} ${one.to}`}>
+          {day(one.from, us)} to {day(one.to, us)}{' '}
+          <button
+            type="button"
+            className="plain"
+            aria-label={`At home from ${day(one.from, us)} to ${day(one.to, us)}`}
+            onClick={() => save(away.filter((other) => other !== one))}
+          >
+            Remove
+          </button>
+        </span>
+      ))}
+      <label>
+        from <input type="date" name="away_from" value={from} onChange={(event) => setFrom(event.target.value)} />
+      </label>
+      <label>
+        to <input type="date" name="away_to" value={to} min={from} onChange={(event) => setTo(event.target.value)} />
+      </label>
+      <button type="button" className="plain" disabled={from === '' || to === '' || why !== null} onClick={add}>
+        Add
+      </button>
+      {why !== null && (
+        <span className="trouble" role="alert">
+          {why}
+        </span>
+      )}
+    </fieldset>
   );
 }

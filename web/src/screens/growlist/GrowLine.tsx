@@ -3,7 +3,7 @@ import { memo } from 'react';
 import type { Crop, CropPicture, CropResult } from '../../api/types';
 import { Cell } from '../../edit/Cell';
 import { boundsOf } from '../../edit/bounds';
-import { parseNumber, showNumber } from '../../edit/numbers';
+import { parseNumber, showNumber, showPrice } from '../../edit/numbers';
 import { parseText } from '../../edit/text';
 import type { SeasonActions } from '../../season/SeasonContext';
 import type { LineFacts } from '../../season/site';
@@ -133,7 +133,7 @@ export const GrowLine = memo(function GrowLine({
               name={`${crop.id}.packet_price`}
               column="price"
               value={lot.packet_price}
-              show={(value) => value.toFixed(2)}
+              show={showPrice}
               parse={(typed) => parseNumber(typed, boundsOf('seed_lots.packet_price'))}
               inputMode="decimal"
               save={save(['seed_lots', lot.id, 'packet_price'], 'packet price')}

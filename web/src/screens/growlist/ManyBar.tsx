@@ -1,7 +1,11 @@
 import { Select } from 'antd';
 import type { Crop, Path, Season, Setup } from '../../api/types';
-import { EditNumber } from '../../edit/EditNumber';
+import { EditBounded, EditNumber } from '../../edit/EditNumber';
+import { boundsOf } from '../../edit/bounds';
+import { writing } from '../../edit/numbers';
 import { useStore } from '../../season/SeasonContext';
+import { moneySign } from '../../words/money';
+import { shareOut } from './kit';
 import s from './growlist.module.css';
 
 interface Props {
@@ -17,6 +21,8 @@ export function ManyBar({ season, setup, chosen, clear }: Props) {
   const changes = (path: (crop: Crop) => Path, to: unknown) => chosen.map((crop) => ({ path: path(crop), to }));
   const named = (label: string) => `${label}, ${chosen.length} crops`;
   const lots = [...new Set(chosen.map((crop) => crop.lot))];
+  // One's own seed costs nothing, and is in no kit.
+  const packets = season.seed_lots.filter(({ id, seeds_per_packet }) => lots.includes(id) && seeds_per_packet !== null);
   return (
     <div className={s.many} data-part="many" role="group" aria-label={`${chosen.length} crops chosen`}>
       <b>
@@ -60,6 +66,24 @@ export function ManyBar({ season, setup, chosen, clear }: Props) {
           )
         }
       />
+      {packets.length > 1 && (
+        <EditBounded
+          label={`These ${packets.length} packets as a kit`}
+          name="many.kit"
+          before={moneySign(season.currency)}
+          bounds={{ ...boundsOf('seed_lots.packet_price'), least: 0 }}
+          value={packets.reduce((sum, { packet_price }) => sum + packet_price, 0)}
+          save={(kit) =>
+            store.change(
+              shareOut(kit, packets.length, writing.places).map((to, n) => ({
+                path: ['seed_lots', packets[n]?.id ?? '', 'packet_price'],
+                to,
+              })),
+              `kit of ${packets.length} packets`,
+            )
+          }
+        />
+      )}
       <button
         type="button"
         className="plain"

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import type { Container, Season } from '../../api/types';
 import { EditInUnit } from '../../edit/EditInUnit';
 import { EditBounded, EditNumber } from '../../edit/EditNumber';
@@ -6,7 +5,7 @@ import { EditText } from '../../edit/EditText';
 import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
 import { money, moneySign } from '../../words/money';
-import { fromUnit, inUnit } from '../../words/units';
+import { PotMeasures } from './PotMeasures';
 import s from './pots.module.css';
 
 interface Props {
@@ -137,65 +136,7 @@ export function PotEditor({ season, pot, five, gone }: Props) {
           </button>
         )}
       </div>
-      <Measure pot={pot} us={us} />
+      <PotMeasures pot={pot} us={us} />
     </section>
-  );
-}
-
-type Measured = NonNullable<Container['measured']>;
-
-/** A pot measured with a ruler: what it holds and how many stand in a tray follow from it. */
-function Measure({ pot, us }: { pot: Container; us: boolean }) {
-  const store = useStore();
-  const unit = us ? 'in' : 'cm';
-  const [draft, setDraft] = useState<Measured>(pot.measured ?? { round: true, rim_mm: 75, base_mm: 55, height_mm: 80 });
-  const measured = pot.measured ?? draft;
-  const put = (next: Measured) => {
-    setDraft(next);
-    return store.change([{ path: ['containers', pot.id, 'measured'], to: next }], `measured, ${pot.name}`);
-  };
-  const side = (key: 'rim_mm' | 'base_mm' | 'height_mm', label: string) => (
-    <EditBounded
-      label={label}
-      name={key}
-      after={unit}
-      bounds={{ least: inUnit(0.001, unit), most: inUnit(1, unit), unit }}
-      value={Number(inUnit(measured[key] / 1000, unit).toFixed(2))}
-      save={(value) => put({ ...measured, [key]: Number((fromUnit(value, unit) * 1000).toFixed(2)) })}
-    />
-  );
-  return (
-    <div data-part="measure">
-      <h3>Measured with a ruler</h3>
-      <label className="tick">
-        <input
-          type="checkbox"
-          name="round"
-          checked={measured.round}
-          onChange={(event) => void put({ ...measured, round: event.target.checked })}
-        />{' '}
-        round
-      </label>
-      {side('rim_mm', 'Across the rim')}
-      {side('base_mm', 'Across the base')}
-      {side('height_mm', 'High')}
-      <p className="quiet">
-        {pot.measured
-          ? 'The volume, up to a finger below the rim, and the number in a tray are worked out from these.'
-          : 'Change a measure to work the volume out again.'}
-        {pot.measured && (
-          <>
-            {' '}
-            <button
-              type="button"
-              className="plain"
-              onClick={() => store.apply([{ path: ['containers', pot.id, 'measured'], to: null }], `measures, ${pot.name}`)}
-            >
-              Clear the measures
-            </button>
-          </>
-        )}
-      </p>
-    </div>
   );
 }

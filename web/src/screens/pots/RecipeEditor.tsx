@@ -1,11 +1,15 @@
 import type { Season } from '../../api/types';
 import { EditNumber } from '../../edit/EditNumber';
 import { EditText } from '../../edit/EditText';
+import { EditInUnit } from '../../edit/EditInUnit';
 import { Said, SaidChoice } from '../../edit/Said';
 import { boundsOf } from '../../edit/bounds';
 import { parseNumber, showNumber } from '../../edit/numbers';
 import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
+import { useSupplies } from '../../season/supplies';
+import { fromUnit, inUnit, type Unit } from '../../words/units';
+import { SPOONED } from './small';
 import s from './pots.module.css';
 
 type Mix = Season['mixes'][number];
@@ -17,9 +21,14 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
     store.change([{ path: ['mixes', recipe.id, key], to }], `${label}, ${recipe.name}`);
   const set = (key: keyof Mix, label: string) => (to: unknown) =>
     store.apply([{ path: ['mixes', recipe.id, key], to }], `${label}, ${recipe.name}`);
-  const media = season.supplies.filter(({ unit }) => unit === 'L');
+  const us = season.units === 'us';
+  const { media, additives } = useSupplies(season);
+  const volume: Unit = us ? 'qt' : 'L';
+  const volumeName = us ? 'quart' : 'litre';
+  /** A quart is shown where the season's file says a litre. */
+  const perVolume = fromUnit(1, volume);
   const free = media.filter(({ id }) => !recipe.parts.some((part) => part.supply === id));
-  const unitOf = (id: string) => season.supplies.find((row) => row.id === id)?.unit ?? '';
+  const supplyOf = (id: string) => season.supplies.find((row) => row.id === id);
   return (
     <section className={s.editor} aria-label={recipe.name} data-part="recipe">
       <div>
@@ -35,7 +44,7 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
           {recipe.parts.map((part, index) => (
             <li key={part.supply}>
               <Said<number>
-                label={`parts of ${part.supply}`}
+                label={`Parts of ${supplyOf(part.supply)?.name}`}
                 name={`parts-${index}`}
                 value={part.parts}
                 show={showNumber}
@@ -45,7 +54,7 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
               />{' '}
               of{' '}
               <SaidChoice
-                label={`what part ${index + 1} is`}
+                label={`What part ${index + 1} is`}
                 name={`part-${index}`}
                 value={part.supply}
                 options={media.map(({ id, name }) => [id, name] as const)}
@@ -59,7 +68,7 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
                   className="plain"
                   onClick={() => set('parts', 'parts')(recipe.parts.filter((_, at) => at !== index))}
                 >
-                  remove
+                  Remove
                 </button>
               )}
             </li>
@@ -86,21 +95,21 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
           value={recipe.shrinkage}
           save={save('shrinkage', 'lost in mixing')}
         />
-        <EditNumber
+        <EditInUnit
           label="Stirring"
           name="minutes_per_l"
-          after="min a litre"
+          after={`min a ${volumeName}`}
           field="mixes.minutes_per_l"
-          value={recipe.minutes_per_l}
-          save={save('minutes_per_l', 'stirring')}
+          value={recipe.minutes_per_l * perVolume}
+          save={(to) => save('minutes_per_l', 'stirring')((to ?? 0) / perVolume)}
         />
-        <EditNumber
+        <EditInUnit
           label="Scalding with boiling water"
           name="kwh_per_l"
-          after="kWh a litre"
+          after={`kWh a ${volumeName}`}
           field="mixes.kwh_per_l"
-          value={recipe.kwh_per_l}
-          save={save('kwh_per_l', 'boiling water')}
+          value={recipe.kwh_per_l * perVolume}
+          save={(to) => save('kwh_per_l', 'boiling water')((to ?? 0) / perVolume)}
         />
         {recipe.kwh_per_l > 0 && (
           <p className="quiet">
@@ -108,40 +117,47 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
           </p>
         )}
         <ul className={s.parts}>
-          {recipe.additives.map((additive, index) => (
-            <li key={additive.supply}>
-              <Said<number>
-                label={`${additive.supply} to a litre`}
-                name={`additive-${index}`}
-                value={additive.amount_per_l}
-                show={showNumber}
-                parse={(typed) => parseNumber(typed, boundsOf('mixes.additives.amount_per_l'))}
-                inputMode="decimal"
-                save={(to) =>
-                  save(
-                    'additives',
-                    'additives',
-                  )(recipe.additives.map((one, at) => (at === index ? { ...one, amount_per_l: to } : one)))
-                }
-              />{' '}
-              {unitOf(additive.supply)} of {season.supplies.find(({ id }) => id === additive.supply)?.name} to a litre{' '}
-              <button
-                type="button"
-                className="plain"
-                onClick={() => set('additives', 'additives')(recipe.additives.filter((_, at) => at !== index))}
-              >
-                remove
-              </button>
-            </li>
-          ))}
+          {recipe.additives.map((additive, index) => {
+            const supply = supplyOf(additive.supply);
+            const unit = supply && us ? SPOONED[supply.unit] : undefined;
+            // Of its own unit to a litre, as spoons or ounces to a quart.
+            const times = perVolume * (unit ? inUnit(1, unit) : 1);
+            const piece = supply?.unit === 'each' ? '×' : (unit ?? supply?.unit ?? '');
+            const put = (to: number) =>
+              save(
+                'additives',
+                'additives',
+              )(recipe.additives.map((one, at) => (at === index ? { ...one, amount_per_l: to } : one)));
+            return (
+              <li key={additive.supply}>
+                <Said<number>
+                  label={`Amount of ${supply?.name} to a ${volumeName}`}
+                  name={`additive-${index}`}
+                  value={Number((additive.amount_per_l * times).toPrecision(4))}
+                  show={showNumber}
+                  parse={(typed) => parseNumber(typed, boundsOf('mixes.additives.amount_per_l', times))}
+                  inputMode="decimal"
+                  save={(to) => put(to / times)}
+                />{' '}
+                {piece} {supply?.name} to a {volumeName}{' '}
+                <button
+                  type="button"
+                  className="plain"
+                  onClick={() => set('additives', 'additives')(recipe.additives.filter((_, at) => at !== index))}
+                >
+                  Remove
+                </button>
+              </li>
+            );
+          })}
         </ul>
         <SaidChoice
-          label="an additive"
+          label="Add an additive"
           name="new_additive"
           value=""
           options={[
             ['', '+ an additive'] as const,
-            ...season.supplies
+            ...additives
               .filter(({ id }) => !recipe.additives.some((one) => one.supply === id))
               .map(({ id, name }) => [id, name] as const),
           ]}

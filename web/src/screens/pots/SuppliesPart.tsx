@@ -4,15 +4,14 @@ import { EditInUnit } from '../../edit/EditInUnit';
 import { Said, SaidChoice, SaidNumber } from '../../edit/Said';
 import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
-import { useCatalogue } from '../../season/useCatalogue';
+import { useSupplies } from '../../season/supplies';
 import { money, moneySign } from '../../words/money';
 import { inUnit, type Unit } from '../../words/units';
+import { SPOONED } from './small';
 import s from './pots.module.css';
 import { LOCALE } from '../../words/region';
 
 const US: Record<string, Unit> = { L: 'qt', kg: 'lb' };
-/** The same in small amounts. */
-const SMALL: Record<string, Unit> = { L: 'tbsp', kg: 'oz' };
 const unitOf = ({ unit }: Supply, us: boolean): Unit | undefined => (us ? US[unit] : unit === 'each' ? undefined : unit);
 
 const amount = (core: number, unit: Unit | undefined): number => (unit ? inUnit(core, unit) : core);
@@ -136,26 +135,12 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
 /** Where the bottle's own dose is not known, of its unit in a litre. */
 const USUAL_DOSE = 0.004;
 
-/** What plants can be fed with: the catalogue's feeds, and bottles of one's own that are in no mix; each with its dose, where it is known. */
-function useFeeds(season: Season): { id: string; name: string; dose: number | null }[] {
-  const { data } = useCatalogue();
-  const doses = new Map(data?.things.supplies?.map(({ id, dose_per_l }) => [id, dose_per_l]));
-  const mixed = new Set(season.mixes.flatMap(({ parts, additives }) => [...parts, ...additives].map(({ supply }) => supply)));
-  for (const { stages } of season.methods) for (const { mix } of stages) if (mix !== null) mixed.add(mix);
-  return season.supplies
-    .map(({ id, name, unit, meta }) => {
-      const mark = (meta as { catalogue?: string } | undefined)?.catalogue;
-      const dose = (mark === undefined ? null : doses.get(mark)) ?? null;
-      return { id, name, dose, own: mark === undefined && unit !== 'each' && !mixed.has(id) };
-    })
-    .filter(({ id, dose, own }) => dose !== null || own || id === season.feed?.supply);
-}
-
 /** Feed by the litre made up. */
 function Feed({ season, potting }: { season: Season; potting: Potting }) {
   const store = useStore();
   const { feed } = season;
-  const feeds = useFeeds(season);
+  const { feeds, doseOf } = useSupplies(season);
+  const usualDose = (row: Supply | undefined) => (row && doseOf(row)) ?? feed?.dose_per_l ?? USUAL_DOSE;
   const set = (to: unknown) => store.apply([{ path: ['feed'], to }], 'feed');
   if (feed === null)
     return (
@@ -165,7 +150,7 @@ function Feed({ season, potting }: { season: Season; potting: Potting }) {
           <button
             type="button"
             className="plain"
-            onClick={() => set({ supply: feeds[0]?.id, dose_per_l: feeds[0]?.dose ?? USUAL_DOSE, litres_per_flat: 1 })}
+            onClick={() => set({ supply: feeds[0]?.id, dose_per_l: usualDose(feeds[0]), litres_per_flat: 1 })}
           >
             Feed them
           </button>
@@ -178,7 +163,7 @@ function Feed({ season, potting }: { season: Season; potting: Potting }) {
   const save = (key: keyof typeof feed) => (to: unknown) => store.change([{ path: ['feed', key], to }], 'feed');
   const us = season.units === 'us';
   const water: Unit = us ? 'gal' : 'L';
-  const small = us && supply !== undefined ? SMALL[supply.unit] : undefined;
+  const small = us && supply !== undefined ? SPOONED[supply.unit] : undefined;
   // As the bottle says it: tablespoons to a gallon, or of its unit to a litre.
   const dose = {
     word: small ?? supply?.unit ?? '',
@@ -193,7 +178,7 @@ function Feed({ season, potting }: { season: Season; potting: Potting }) {
           name="feed_supply"
           value={feed.supply}
           options={feeds.map(({ id, name }) => [id, name] as const)}
-          choose={(to) => set({ ...feed, supply: to, dose_per_l: feeds.find(({ id }) => id === to)?.dose ?? feed.dose_per_l })}
+          choose={(to) => set({ ...feed, supply: to, dose_per_l: usualDose(feeds.find(({ id }) => id === to)) })}
         />
         {potting.feed && (
           <>

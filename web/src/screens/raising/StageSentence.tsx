@@ -5,6 +5,7 @@ import { EditNumber } from '../../edit/EditNumber';
 import { parseNumber } from '../../edit/numbers';
 import type { Parsed } from '../../edit/useDraft';
 import { parseText } from '../../edit/text';
+import { useSupplies } from '../../season/supplies';
 import { useStore, type OnScreen } from '../../season/SeasonContext';
 import { count, plural } from '../../words/sowing';
 import s from './raising.module.css';
@@ -44,7 +45,8 @@ export function StageSentence({ shown, method, index, stage, grown, before, site
   const outdoors = place?.outdoors === true;
   const bed = outdoors && method.stages[0]?.container === null;
   const container = season.containers.find(({ id }) => id === stage.container);
-  const mixes = [...season.mixes, ...season.supplies.filter(({ unit }) => unit === 'L')];
+  const { media } = useSupplies(season);
+  const mixes = [...season.mixes, ...media];
   const community = method.pattern === 'community';
   const kind = stage.days === 'emergence' ? KINDS.emergence : stage.days === 'rest' ? KINDS.rest : KINDS.days;
   const restElsewhere = method.stages.some((other, at) => at !== index && other.days === 'rest');
@@ -149,12 +151,7 @@ export function StageSentence({ shown, method, index, stage, grown, before, site
                   label={label('top dressing')}
                   name={`stage-${index}-dressing`}
                   value={dressing?.supply ?? NONE}
-                  options={[
-                    [NONE, 'not topped'] as const,
-                    ...season.supplies
-                      .filter(({ unit }) => unit === 'L')
-                      .map(({ id, name }) => [id, `topped with ${name}`] as const),
-                  ]}
+                  options={[[NONE, 'not topped'] as const, ...media.map(({ id, name }) => [id, `topped with ${name}`] as const)]}
                   choose={setDressing}
                 />
                 {dressing && (

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import type { Belief } from '../../api/types';
 import type { OnScreen } from '../../season/SeasonContext';
+import { spelled } from '../../words/spelling';
 import { inUnit } from '../../words/units';
 import s from './reckoning.module.css';
 
@@ -107,7 +108,7 @@ export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: 
           Begin the next season with {left.length === 0 ? 'all of these' : `${beliefs.length - left.length} of ${beliefs.length}`}
         </Button>
       )}
-      {shares.length > 0 && <p className="quiet">Grey: this plan. Dot: your count. Green: the next season.</p>}
+      {shares.length > 0 && <p className="quiet">{spelled('Grey', us)}: this plan. Dot: your count. Green: the next season.</p>}
       {why !== null && <p role="alert">{why}</p>}
     </section>
   );

@@ -92,7 +92,7 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
           {isDone && job.counted !== null && (
             <span>
               {' '}
-              {job.counted} {kindWords(job.kind_of_entry)}
+              {job.counted} {kindWords(job.kind_of_entry, us)}
             </span>
           )}
           {job.detail !== null && !isDone && <small>{upper(job.detail)}</small>}
@@ -111,7 +111,7 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
               value={job.count ?? 0}
               most={job.of ?? 100_000}
               looks={job.kind_of_entry === 'up'}
-              verb={kindWords(job.kind_of_entry)}
+              verb={kindWords(job.kind_of_entry, us)}
               save={(count) => write(factsOf(job, date, count))}
             />
           ) : (

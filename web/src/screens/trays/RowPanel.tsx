@@ -3,7 +3,7 @@ import { words } from '../../api/client';
 import type { LogEntry, RowFacts, RowPicture, SeasonState, TrayPicture, TraysState } from '../../api/types';
 import { logbox } from '../../season/logbox';
 import type { OnScreen } from '../../season/SeasonContext';
-import { varietyOf } from '../../season/site';
+import { siteIn, varietyOf } from '../../season/site';
 import { day, isDate, today } from '../../words/dates';
 import { CAUSES, kindWords } from '../../words/log';
 import { plural } from '../../words/sowing';
@@ -43,11 +43,12 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
   const [said, say] = useState<string | null>(null);
   const name = varietyOf(season, run.crop);
   const us = season.units === 'us';
+  const site = siteIn(season.containers.find((one) => one.id === tray.container));
   const write = (fact: Partial<LogEntry> & { kind: LogEntry['kind'] }) => {
     if (!isDate(on)) return say('Type a date, for example 2027-04-08.');
     void logbox.write(id, [{ on, crop: run.crop, tray: tray.id, note: note.trim(), ...fact }]);
     setNote('');
-    say(`Written down: ${fact.count ?? ''} ${kindWords(fact.kind)}.`);
+    say(`Written down: ${fact.count ?? ''} ${kindWords(fact.kind, us)}.`);
   };
   // One job on Today, so one here: all its rows are sown together, wherever they stand.
   const writeSowing = () => {
@@ -73,8 +74,8 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
       </h2>
       <p>
         {run.filled
-          ? `${run.sites} ${plural(run.sites, 'site')}${facts?.sown_on ? `, sown ${day(facts.sown_on, us)}` : ''}`
-          : `${run.sites} ${plural(run.sites, 'site')}${run.stage === 0 ? `, ${seedsIn(run)} seeds` : ''}, for ${day(run.from, us)}`}
+          ? `${run.sites} ${plural(run.sites, site)}${facts?.sown_on ? `, sown ${day(facts.sown_on, us)}` : ''}`
+          : `${run.sites} ${plural(run.sites, site)}${run.stage === 0 ? `, ${seedsIn(run)} seeds` : ''}, for ${day(run.from, us)}`}
         {facts && facts.up !== null && facts.up_of > 0 && (
           <>
             ; {facts.up} of {run.unit === 'seeds' ? facts.seeds : facts.up_of} came up, {Math.round(run.expected)} of{' '}
@@ -103,7 +104,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
             value={run.up ?? facts?.up ?? 0}
             most={run.count_of}
             looks
-            verb={`of ${run.count_of} ${run.unit === 'seeds' ? 'seeds' : plural(run.count_of, 'site')} up`}
+            verb={`of ${run.count_of} ${run.unit === 'seeds' ? 'seeds' : plural(run.count_of, site)} up`}
             save={(count) => write({ kind: 'up', count })}
           />
           <SowAgainPart season={season} id={id} setup={setup.id} crop={run.crop} date={on} />
@@ -121,7 +122,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
             >
               {(['lost', 'thinned', 'pricked_out', 'potted_on', 'hardened', ...GONE] as const).map((one) => (
                 <option key={one} value={one}>
-                  {kindWords(one)}
+                  {kindWords(one, us)}
                 </option>
               ))}
             </select>
@@ -142,11 +143,11 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
           </div>
           <CountBox
             key={kind}
-            name={`${name}, ${kindWords(kind)}`}
+            name={`${name}, ${kindWords(kind, us)}`}
             value={kind === 'lost' ? 1 : (run.plants ?? facts?.alive ?? run.count_of)}
             most={facts?.alive ?? 100_000}
             looks={false}
-            verb={kindWords(kind)}
+            verb={kindWords(kind, us)}
             save={(count) => write({ kind, count, ...(kind === 'lost' ? { cause } : {}) })}
           />
         </>
@@ -219,7 +220,7 @@ function MoveForm({ tray, run, trays, move, lay }: Pick<Props, 'tray' | 'run' | 
           <button
             type="button"
             data-action="columns"
-            onClick={() => speak(lay({ do: 'columns', tray: tray.id, columns: Number(columns) || 1 }, 'sites in a row'))}
+            onClick={() => speak(lay({ do: 'columns', tray: tray.id, columns: Number(columns) || 1 }, 'cells in a row'))}
           >
             Save the layout
           </button>
