@@ -136,7 +136,7 @@ locations() {
     # While it is drained the front sends nobody here.
     location = /up { if (-f $1/drain) { return 404; } rewrite ^ /index.php last; }
     # Browsers and phones ask for these by themselves, without cookies: an answer by the application would begin a session beside one's own.
-    location ~ ^/(favicon\.ico|robots\.txt|apple-touch-icon[a-z0-9-]*\.png)\$ { try_files \$uri =404; }
+    location ~ ^/(favicon\.ico|robots\.txt|apple-touch-icon[a-z0-9-]*\.png)\$ { try_files \$uri =204; }
     location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
     location = /sw.js { add_header Cache-Control no-cache; }
     location = /build/manifest.webmanifest { types {} default_type application/manifest+json; add_header Cache-Control no-cache; }

@@ -86,5 +86,31 @@ it('moves through the season on a bench, takes a better hour, and adds a lamp fr
     $this->waitFor(fn () => $this->find('input[name="my-lamp.ppf"]')->getAttribute('value') === '60' ?: null, 'light from lumens');
     $this->click('[data-action="outlet"]');
     $this->waitFor(fn () => str_contains($this->text('[data-part="load"]'), '12.0 A for hours') ?: null, 'the outlet');
+    // A dozen alike stand in one line, are owned with one tick, and an undo takes them back together.
+    $lamps = fn (): array => array_values(array_filter($this->api("/api/seasons/{$this->seasonId()}")['season']['lights'],
+        fn (array $lamp): bool => str_starts_with($lamp['id'], 'my-lamp')));
+    $this->type('my-lamp.count', '12');
+    $this->waitFor(fn () => count($lamps()) === 12 ?: null, 'twelve lamps');
+    $this->type('my-lamp.watts', '40');
+    $this->waitFor(fn () => array_unique(array_column($lamps(), 'watts')) === [40] ?: null, 'the watts of all twelve');
+    expect($this->browser->findElements(WebDriverBy::cssSelector('[data-thing^="my-lamp"]')))->toHaveCount(1)
+        ->and(array_column($this->api("/api/seasons/{$this->seasonId()}")['season']['setups'], 'lights', 'id')['bench'])
+        ->toContain('my-lamp', 'my-lamp-12');
+    $this->type('my-lamp.count', '2');
+    $this->waitFor(fn () => array_column($lamps(), 'id') === ['my-lamp', 'my-lamp-2'] ?: null, 'two of them');
     expect($this->consoleErrors())->toBe([]);
+});
+
+it('keeps days away by their first and last day', function () {
+    openScreen($this, 'calendar');
+    $this->find('input[name="away_from"]')->sendKeys('04172027');
+    $this->find('input[name="away_to"]')->sendKeys('04102027');
+    expect($this->text('[data-part="away"] [role="alert"]'))->toContain('The last day is before the first');
+    $this->find('input[name="away_to"]')->clear()->sendKeys('04242027');
+    $this->press('Add', '[data-part="away"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="away"]'), 'April 17 to April 24') ?: null, 'the days away');
+    $away = fn (): array => $this->api("/api/seasons/{$this->seasonId()}")['season']['meta']['habits']['away'];
+    expect($away())->toEqual([['from' => '2027-04-17', 'to' => '2027-04-24']]);
+    $this->press('Remove', '[data-part="away"]');
+    $this->waitFor(fn () => $away() === [] ?: null, 'to be at home');
 });

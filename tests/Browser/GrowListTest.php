@@ -165,6 +165,10 @@ it('changes many lines at once', function () {
     }
     $this->type('many.offset', '21');
     $this->waitFor(fn () => str_contains(inLine($this, 'sunday-sauce', '[data-part="line-sow"]'), 'Apr 25') ?: null, 'a later sowing');
+    // Packets that came together for one price.
+    $this->type('many.kit', '5.01');
+    $price = fn (string $crop): ?string => $this->find("input[name=\"{$crop}.packet_price\"]")->getAttribute('value');
+    $this->waitFor(fn () => [$price('copper-kettle'), $price('sunday-sauce')] === ['2.51', '2.50'] ?: null, 'the price of each packet');
     $this->click('[data-part="many"] .plain');
     $this->waitFor(fn () => ! str_contains($this->text('[data-part="grow"]'), 'Sunday Sauce') ?: null, 'both to be gone');
     $this->click('[data-action="undo"]');

@@ -21,6 +21,9 @@ final class Draw
     /** Calls without which what they are given goes on as it was. */
     private const DROPPED = ['array_unique', 'array_values', 'array_filter', 'array_reverse', 'abs', 'round', 'trim'];
 
+    /** Tests that go through a program or a page instead of naming the class. */
+    private const THROUGH = ['core/Cli' => 'tests/Core/CommandLineTest.php'];
+
     /** What follows the plan has rules, and tests, of its own (docs/after.md). */
     private const AFTER = '#^core/(Log|State|Tasks|Trays|Shed|Shopping|Reckoning|SowAgain|Trials|Labels|Devices)/#';
 
@@ -87,7 +90,8 @@ final class Draw
     private function tests(string $file): string
     {
         [$class, $folder] = [basename($file, '.php'), basename(dirname($file))];
-        $tests = [];
+        $through = self::THROUGH[dirname($file)] ?? null;
+        $tests = $through === null ? [] : [$through => $through];
         foreach ([...$this->files('tests/Core'), ...$this->files('tests/Reference'), ...$this->files('tests/Feature')] as $test) {
             $isNamed = preg_match("/\\b{$class}\\b/", (string) file_get_contents("{$this->root}/{$test}")) === 1;
             if ($isNamed || in_array(basename($test), ["{$folder}Test.php", "{$class}Test.php"], true)) {

@@ -24,7 +24,7 @@ export function ThingFacts({ season, alike: { list, row, ids, name: called }, us
   const hours = light?.hours_per_day ?? fan?.hours_per_day;
   const name = (key: string) => `${row.id}.${key}`;
   const days = uses.map((use) => use.days);
-  const [least, most] = [Math.min(...days), Math.max(...days)];
+  const [least, most, idle] = [Math.min(...days), Math.max(...days), days.filter((one) => one === 0).length];
   return (
     <p>
       <SaidNumber
@@ -91,7 +91,8 @@ export function ThingFacts({ season, alike: { list, row, ids, name: called }, us
         />
       )}
       {uses[0] && light && <Enough use={uses[0]} />}
-      {most > 0 ? `; on ${least === most ? most : `${least} to ${most}`} days` : ''}
+      {most > 0 ? `; on ${least === most ? '' : 'up to '}${most} days` : ''}
+      {most > 0 && idle > 0 ? `, ${idle} of them never` : ''}
     </p>
   );
 }

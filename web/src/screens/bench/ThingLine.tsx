@@ -96,46 +96,46 @@ export function ThingLine({ season, setup, alike, uses }: Props) {
           {ids.length > 1 ? `all ${ids.length} already mine` : 'already mine'}
           <span className="hidden">: {called}</span>
         </label>
-        <details className={s.fine}>
-          <summary>
-            Price, lifetime and label<span className="hidden"> of {called}</span>
-          </summary>
-          <EditNumber
-            label={ids.length > 1 ? 'Price of one' : 'Price'}
-            name={name('price')}
-            before={moneySign(season.currency)}
-            field={`${list}.price`}
-            value={row.price}
-            save={save('price', 'price')}
-          />
-          <EditNumber
-            label="It lasts"
-            name={name('life_seasons')}
-            after="seasons"
-            field={`${list}.life_seasons`}
-            value={row.life_seasons}
-            save={save('life_seasons', 'life')}
-          />
-          <MeterReading save={save('watts', 'watts')} name={row.id} />
-          {light && <LampLight season={season} light={light} use={use} save={save} />}
-          {mat && <MatThermostat season={season} mat={mat} save={save} />}
-          <button
-            type="button"
-            className="plain"
-            data-action={`remove-${row.id}`}
-            onClick={() =>
-              store.apply(
-                ids.map((id) => ({ path: [list, id], to: null })),
-                `${called} taken out`,
-              )
-            }
-          >
-            {ids.length > 1 ? `Delete all ${ids.length}` : 'Delete'}
-            <span className="hidden">: {called}</span>
-          </button>
-        </details>
       </div>
       <ThingCost season={season} alike={alike} uses={uses} />
+      <details className={s.fine}>
+        <summary>
+          Price, lifetime and label<span className="hidden"> of {called}</span>
+        </summary>
+        <EditNumber
+          label={ids.length > 1 ? 'Price of one' : 'Price'}
+          name={name('price')}
+          before={moneySign(season.currency)}
+          field={`${list}.price`}
+          value={row.price}
+          save={save('price', 'price')}
+        />
+        <EditNumber
+          label="It lasts"
+          name={name('life_seasons')}
+          after="seasons"
+          field={`${list}.life_seasons`}
+          value={row.life_seasons}
+          save={save('life_seasons', 'life')}
+        />
+        <MeterReading save={save('watts', 'watts')} name={row.id} />
+        {light && <LampLight season={season} light={light} use={use} save={save} />}
+        {mat && <MatThermostat season={season} mat={mat} save={save} />}
+        <button
+          type="button"
+          className="plain"
+          data-action={`remove-${row.id}`}
+          onClick={() =>
+            store.apply(
+              ids.map((id) => ({ path: [list, id], to: null })),
+              `${called} taken out`,
+            )
+          }
+        >
+          {ids.length > 1 ? `Delete all ${ids.length}` : 'Delete'}
+          <span className="hidden">: {called}</span>
+        </button>
+      </details>
     </li>
   );
 }

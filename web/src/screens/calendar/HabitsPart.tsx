@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Season } from '../../api/types';
 import { useStore } from '../../season/SeasonContext';
-import { day } from '../../words/dates';
+import { day, isDate } from '../../words/dates';
 import s from './calendar.module.css';
 
 interface Habits {
@@ -16,7 +16,8 @@ const NAMES = ['Sundays', 'Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fri
 /** Days one sows on and days away, as the season keeps them beside its sums (`meta.habits`). */
 export function habitsOf(season: Season): Habits {
   const kept = (season.meta as { habits?: Partial<Habits> } | null | undefined)?.habits;
-  return { sow_days: kept?.sow_days ?? [], away: kept?.away ?? [] };
+  // A file from elsewhere may hold anything here.
+  return { sow_days: kept?.sow_days ?? [], away: (kept?.away ?? []).filter(({ from, to }) => isDate(from) && isDate(to)) };
 }
 
 /** The days one sows on, and those away: a dragged sowing goes to the nearest that suits. */
@@ -91,7 +92,7 @@ function AwayPart({ away, us, save }: { away: Away; us: boolean; save: (away: Aw
       <label>
         to <input type="date" name="away_to" value={to} min={from} onChange={(event) => setTo(event.target.value)} />
       </label>
-      <button type="button" className="plain" disabled={from === '' || to === '' || why !== null} onClick={add}>
+      <button type="button" className="plain" disabled={!isDate(from) || !isDate(to) || why !== null} onClick={add}>
         Add
       </button>
       {why !== null && (
