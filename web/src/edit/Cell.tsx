@@ -14,6 +14,8 @@ interface Props<T> {
   parse: (typed: string) => Parsed<T>;
   save: (value: T) => Promise<unknown>;
   className?: string;
+  /** It is the catalogue's, and nobody has looked at it. */
+  guess?: boolean;
   inputMode?: 'decimal' | 'text';
 }
 
@@ -23,7 +25,18 @@ const atEdge = (input: HTMLInputElement, forward: boolean): boolean => {
 };
 
 /** A figure in a line of a list: type over it; Enter and the arrows save and go on, Escape brings the old one back. */
-function CellField<T>({ label, name, column, value, show, parse, save, className = '', inputMode = 'text' }: Props<T>) {
+function CellField<T>({
+  label,
+  name,
+  column,
+  value,
+  show,
+  parse,
+  save,
+  className = '',
+  guess = false,
+  inputMode = 'text',
+}: Props<T>) {
   const id = useId();
   const draft = useDraft(value, show, parse, save, useFieldName(name));
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
@@ -43,8 +56,9 @@ function CellField<T>({ label, name, column, value, show, parse, save, className
     <span className={s.cell}>
       <input
         name={name}
-        aria-label={label}
-        className={clsx(s.cellInput, className)}
+        aria-label={guess ? `${label}, a guess` : label}
+        title={guess ? 'A guess: check it' : undefined}
+        className={clsx(s.cellInput, guess && s.guessed, className)}
         data-column={column}
         inputMode={inputMode}
         autoComplete="off"
@@ -70,5 +84,5 @@ function CellField<T>({ label, name, column, value, show, parse, save, className
 
 export const Cell = memo(
   CellField,
-  (a, b) => a.value === b.value && a.label === b.label && a.className === b.className && a.name === b.name,
+  (a, b) => a.value === b.value && a.label === b.label && a.className === b.className && a.name === b.name && a.guess === b.guess,
 ) as typeof CellField;

@@ -21,6 +21,8 @@ export interface EditProps<T> {
   /** Only the field: its label is for screen readers. */
   bare?: boolean;
   hint?: string;
+  /** It is the catalogue's, and nobody has looked at it. */
+  guess?: boolean;
 }
 
 /** A value edited where it stands: Enter or leaving the field saves it, Escape brings the last good value back. */
@@ -38,6 +40,7 @@ export function EditText<T>({
   type = 'text',
   bare = false,
   hint,
+  guess = false,
 }: EditProps<T>) {
   const id = useId();
   const draft = useDraft(value, show, parse, save, useFieldName(name));
@@ -46,6 +49,7 @@ export function EditText<T>({
       <label htmlFor={id}>
         {label}
         {of !== undefined && <span className="hidden"> of {of}</span>}
+        {guess && <small className={s.guess}> a guess</small>}
       </label>
       <span className={s.editValue}>
         <Input

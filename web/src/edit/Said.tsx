@@ -18,19 +18,21 @@ interface TextProps<T> {
   save: (value: T) => Promise<unknown>;
   inputMode?: 'decimal' | 'text';
   className?: string;
+  /** It is the catalogue's, and nobody has looked at it. */
+  guess?: boolean;
 }
 
 /** A word or number of a sentence, changed where it stands: Enter or leaving it saves, Escape brings the old one back. */
-export function Said<T>({ label, name, value, show, parse, save, inputMode = 'text', className }: TextProps<T>) {
+export function Said<T>({ label, name, value, show, parse, save, inputMode = 'text', className, guess = false }: TextProps<T>) {
   const id = useId();
   const draft = useDraft(value, show, parse, save, useFieldName(name));
   return (
     <span className={s.said}>
       <input
         name={name}
-        aria-label={label}
-        title={label}
-        className={clsx(s.saidInput, className)}
+        aria-label={guess ? `${label}, a guess` : label}
+        title={guess ? `${label}: a guess` : label}
+        className={clsx(s.saidInput, guess && s.guessed, className)}
         inputMode={inputMode}
         autoComplete="off"
         value={draft.text}
@@ -69,6 +71,7 @@ interface NumberProps {
   per?: number;
   places?: number;
   className?: string;
+  guess?: boolean;
 }
 
 /** A number of a sentence, within the season file's bounds. */

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { FieldName } from '../api/fields.generated';
 import type { Season } from '../api/types';
 import { useStore } from '../season/SeasonContext';
+import { useIsGuess } from '../season/useIsGuess';
 import { moneySign } from '../words/money';
 import { Said, SaidNumber } from './Said';
 import { parseText } from './text';
@@ -18,6 +19,7 @@ interface Props {
 /** Something durable without wattage: its name, price and life as a sentence. */
 export function WareLine({ season, list, row, children }: Props) {
   const store = useStore();
+  const isGuess = useIsGuess();
   const save = (key: string, label: string) => (to: unknown) =>
     store.change([{ path: [list, row.id, key], to }], `${label}, ${row.name}`);
   const number = (key: 'price' | 'life_seasons', label: string) => (
@@ -26,6 +28,7 @@ export function WareLine({ season, list, row, children }: Props) {
       name={`${row.id}.${key}`}
       field={`${list}.${key}` as FieldName}
       value={row[key]}
+      guess={isGuess(list, row.id, key)}
       save={save(key, label)}
     />
   );

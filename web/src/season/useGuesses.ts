@@ -5,15 +5,15 @@ import { useStore } from './SeasonContext';
 import type { OnScreen } from './SeasonContext';
 
 /** What of the plan is still the catalogue's and nobody has looked at; `ranked` has first what moves the answer most. */
-export function useGuesses(shown: OnScreen, ranked: boolean, enabled = true) {
+export function useGuesses(shown: OnScreen | null, ranked: boolean, enabled = true) {
   const { id: season } = useStore();
-  const setup = shown.setup.id;
+  const setup = shown?.setup.id ?? '';
   const params = { path: { season, setup }, query: { ranked } };
   return useOfRevision(
     ['guesses', season, setup, ranked],
-    shown.revision,
+    shown?.revision ?? 0,
     () => answered(client.GET('/api/seasons/{season}/setups/{setup}/guesses', { params })),
-    enabled,
+    enabled && shown !== null,
   );
 }
 

@@ -1,5 +1,6 @@
 import type { Season, ThingUse } from '../../api/types';
 import { Said, SaidNumber } from '../../edit/Said';
+import { useIsGuess } from '../../season/useIsGuess';
 import type { List, Alike } from './alike';
 import { Warms } from './Warms';
 
@@ -18,6 +19,7 @@ const ENOUGH = 10;
 
 /** Watts, trays and hours of a lamp, mat or fan in one sentence, and what comes of it. */
 export function ThingFacts({ season, alike: { list, row, ids, name: called }, uses, save }: Props) {
+  const isGuess = useIsGuess();
   const light = list === 'lights' ? season.lights.find(({ id }) => id === row.id) : undefined;
   const mat = list === 'mats' ? season.mats.find(({ id }) => id === row.id) : undefined;
   const fan = list === 'appliances' ? season.appliances.find(({ id }) => id === row.id) : undefined;
@@ -32,6 +34,7 @@ export function ThingFacts({ season, alike: { list, row, ids, name: called }, us
         name={name('watts')}
         field={`${list satisfies List}.watts`}
         value={row.watts}
+        guess={isGuess(list, row.id, 'watts')}
         save={save('watts', 'watts')}
       />{' '}
       W{ids.length > 1 ? ' each' : ''}

@@ -4,6 +4,7 @@ import { Said } from '../../edit/Said';
 import { parseNumber } from '../../edit/numbers';
 import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
+import { useIsGuess } from '../../season/useIsGuess';
 import { money, moneySign } from '../../words/money';
 import { changedCount, type Alike } from './alike';
 import { LampLight } from './LampLight';
@@ -26,6 +27,7 @@ interface Props {
 /** A lamp, mat or fan, or several that differ in nothing: changed in one place. */
 export function ThingLine({ season, setup, alike, uses }: Props) {
   const store = useStore();
+  const isGuess = useIsGuess();
   const { list, row, ids, name: called } = alike;
   const use = uses[0];
   const save: SaveKey = (key, label) => (to) =>
@@ -108,6 +110,7 @@ export function ThingLine({ season, setup, alike, uses }: Props) {
           before={moneySign(season.currency)}
           field={`${list}.price`}
           value={row.price}
+          guess={isGuess(list, row.id, 'price')}
           save={save('price', 'price')}
         />
         <EditNumber
@@ -116,6 +119,7 @@ export function ThingLine({ season, setup, alike, uses }: Props) {
           after="seasons"
           field={`${list}.life_seasons`}
           value={row.life_seasons}
+          guess={isGuess(list, row.id, 'life_seasons')}
           save={save('life_seasons', 'life')}
         />
         <MeterReading save={save('watts', 'watts')} name={row.id} />

@@ -4,6 +4,7 @@ import { shortDay } from '../../words/dates';
 import { varietyOf } from '../../season/site';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
+import { methodName } from '../../season/methods';
 import s from './calendar.module.css';
 
 const WHY: Record<string, string> = {
@@ -23,7 +24,7 @@ export function ReliefPart({ shown: { season }, calendar }: { shown: OnScreen; c
     store.apply([relief.change], `${relief.method !== null ? 'method' : 'planting out'}, ${name(relief.crop)}`);
   const say = (relief: Calendar['relief'][number]): string =>
     relief.method !== null
-      ? `${name(relief.crop)}: ${season.methods.find(({ id }) => id === relief.method)?.name ?? relief.method}`
+      ? `${name(relief.crop)}: ${methodName(season, relief.method)}`
       : `${name(relief.crop)}: ${relief.days} days ${relief.kind === 'later' ? 'later' : 'out earlier'}`;
   return (
     <section className={s.relief} data-part="relief" aria-labelledby="relief-title">

@@ -5,6 +5,7 @@ import { parseText } from '../../edit/text';
 import type { OnScreen } from '../../season/SeasonContext';
 import { useStore } from '../../season/SeasonContext';
 import { money } from '../../words/money';
+import { methodOptions } from '../../season/methods';
 import s from './compare.module.css';
 
 const LISTS = [
@@ -44,10 +45,7 @@ export function SetupPanel({ shown: { season, setup }, toBuy }: { shown: OnScree
               value={setup.method}
               popupMatchSelectWidth={false}
               onChange={set('method', 'method')}
-              options={[
-                ...season.methods.map(({ id, name }) => ({ value: id, label: name })),
-                { value: 'nursery', label: 'Bought' },
-              ]}
+              options={[...methodOptions(season), { value: 'nursery', label: 'Bought' }]}
             />
           </label>
           {toBuy.length > 0 && (

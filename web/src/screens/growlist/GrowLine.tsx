@@ -28,6 +28,8 @@ interface Props {
   currency: string;
   us: boolean;
   year: number;
+  /** Of its packet. */
+  priceIsGuess: boolean;
   /** Another line of the list is the same variety. */
   isRound: boolean;
   open: boolean;
@@ -52,6 +54,7 @@ export const GrowLine = memo(function GrowLine({
   us,
   year,
   isRound,
+  priceIsGuess,
   open,
   chosen,
   toggle,
@@ -133,6 +136,7 @@ export const GrowLine = memo(function GrowLine({
               name={`${crop.id}.packet_price`}
               column="price"
               value={lot.packet_price}
+              guess={priceIsGuess}
               show={showPrice}
               parse={(typed) => parseNumber(typed, boundsOf('seed_lots.packet_price'))}
               inputMode="decimal"

@@ -3,6 +3,7 @@ import { Fragment, useCallback, useDeferredValue, useEffect, useMemo, useRef, us
 import type { Crop } from '../../api/types';
 import { FieldsOf } from '../../edit/typed';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
+import { useIsGuess } from '../../season/useIsGuess';
 import { factsOf } from '../../season/site';
 import { PlanningPage } from '../../shell/Page';
 import { SetupPicker } from '../../shell/SetupPicker';
@@ -25,6 +26,7 @@ export function GrowListScreen() {
 
 function List({ shown }: { shown: OnScreen }) {
   const store = useStore();
+  const isGuess = useIsGuess();
   const { season, reckoned: base, setup, cropResult, picture } = shown;
   const [order, setOrder] = useState<Order>('listed');
   const [filter, setFilter] = useState('');
@@ -184,6 +186,7 @@ function List({ shown }: { shown: OnScreen }) {
                   currency={season.currency}
                   us={season.units === 'us'}
                   year={season.year}
+                  priceIsGuess={isGuess('seed_lots', facts.lot.id, 'packet_price')}
                   isRound={(rounds.get(facts.lot.variety) ?? 0) > 1}
                   open={open === crop.id}
                   chosen={chosen.has(crop.id)}

@@ -8,6 +8,7 @@ import { money } from '../../words/money';
 import { belowWords, certainty, sowingSentence, warningWords } from '../../words/sowing';
 import type { PanelProps } from './CropPanel';
 import { TwoStepPart } from './TwoStepPart';
+import { methodName } from '../../season/methods';
 import s from './growlist.module.css';
 
 /** The catalogue's method that a season's method was made from. */
@@ -103,7 +104,7 @@ export function HowPart({
                         checked={choice.id === raised}
                         onChange={() => pick(choice.id)}
                       />{' '}
-                      {row?.name ?? 'Bought at the nursery'}
+                      {row ? methodName(season, row.id) : 'Bought at the nursery'}
                     </label>
                     {school && <small className="quiet">{school}</small>}
                     {failed && <small className="trouble">▲ {warningWords(choice.warnings[0] ?? '')}</small>}

@@ -3,6 +3,7 @@ import type { Crop, Path, Season, Setup } from '../../api/types';
 import { EditBounded, EditNumber } from '../../edit/EditNumber';
 import { boundsOf } from '../../edit/bounds';
 import { writing } from '../../edit/numbers';
+import { methodOptions } from '../../season/methods';
 import { useStore } from '../../season/SeasonContext';
 import { moneySign } from '../../words/money';
 import { shareOut } from './kit';
@@ -34,7 +35,7 @@ export function ManyBar({ season, setup, chosen, clear }: Props) {
         value={null}
         style={{ minWidth: 190 }}
         popupMatchSelectWidth={false}
-        options={[...season.methods.map(({ id, name }) => ({ value: id, label: name })), { value: 'nursery', label: 'Buy them' }]}
+        options={[...methodOptions(season), { value: 'nursery', label: 'Buy them' }]}
         onChange={(method: string | null) =>
           store.apply(
             changes((crop) => ['setups', setup.id, 'overrides', crop.id], method),

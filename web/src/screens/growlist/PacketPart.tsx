@@ -4,6 +4,7 @@ import type { Choice } from '../../api/types';
 import { EditNumber } from '../../edit/EditNumber';
 import { EditText } from '../../edit/EditText';
 import { useStore } from '../../season/SeasonContext';
+import { useIsGuess } from '../../season/useIsGuess';
 import { useCatalogue } from '../../season/useCatalogue';
 import { money, moneySign } from '../../words/money';
 import { percent, plural } from '../../words/sowing';
@@ -20,6 +21,7 @@ export function PacketPart({
   lots,
 }: PanelProps & { lots: Choice[] | null }) {
   const store = useStore();
+  const isGuess = useIsGuess();
   const save = (key: string, label: string) => (to: unknown) =>
     store.change([{ path: ['seed_lots', lot.id, key], to }], `${label}, ${lot.variety}`);
   const { data: catalogue } = useCatalogue();
@@ -65,6 +67,7 @@ export function PacketPart({
             before={moneySign(season.currency)}
             field="seed_lots.packet_price"
             value={lot.packet_price}
+            guess={isGuess('seed_lots', lot.id, 'packet_price')}
             save={save('packet_price', 'packet price')}
           />
           <EditNumber

@@ -5,6 +5,7 @@ import { EditText } from '../../edit/EditText';
 import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
 import { money, moneySign } from '../../words/money';
+import { useIsGuess } from '../../season/useIsGuess';
 import { PotMeasures } from './PotMeasures';
 import s from './pots.module.css';
 
@@ -19,6 +20,7 @@ interface Props {
 /** Everything of one pot: what it costs and holds, how many stand in a tray, what washing takes. */
 export function PotEditor({ season, pot, five, gone }: Props) {
   const store = useStore();
+  const isGuess = useIsGuess();
   const us = season.units === 'us';
   const save = (key: keyof Container, label: string) => (to: unknown) =>
     store.change([{ path: ['containers', pot.id, key], to }], `${label}, ${pot.name}`);
@@ -41,6 +43,7 @@ export function PotEditor({ season, pot, five, gone }: Props) {
           before={moneySign(season.currency)}
           field="containers.pack_price"
           value={pot.pack_price}
+          guess={isGuess('containers', pot.id, 'pack_price')}
           save={save('pack_price', 'price')}
         />
         <EditNumber
@@ -82,6 +85,7 @@ export function PotEditor({ season, pot, five, gone }: Props) {
             after="seasons"
             field="containers.life_seasons"
             value={pot.life_seasons}
+            guess={isGuess('containers', pot.id, 'life_seasons')}
             save={save('life_seasons', 'life')}
           />
         )}

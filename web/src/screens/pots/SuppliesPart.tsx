@@ -4,6 +4,7 @@ import { EditInUnit } from '../../edit/EditInUnit';
 import { Said, SaidChoice, SaidNumber } from '../../edit/Said';
 import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
+import { useIsGuess } from '../../season/useIsGuess';
 import { useSupplies } from '../../season/supplies';
 import { money, moneySign } from '../../words/money';
 import { inUnit, type Unit } from '../../words/units';
@@ -20,6 +21,7 @@ const tidy = (value: number): string => value.toLocaleString(LOCALE, { maximumFr
 /** Bags, bales, bricks and bottles: what a pack costs and holds, what there is, what to buy, what is left. */
 export function SuppliesPart({ season, potting }: { season: Season; potting: Potting }) {
   const store = useStore();
+  const isGuess = useIsGuess();
   const save = (row: Supply, key: keyof Supply, label: string) => (to: unknown) =>
     store.change([{ path: ['supplies', row.id, key], to }], `${label}, ${row.name}`);
   // What is sold by the litre or kilogram is said as the season's units say it.
@@ -53,6 +55,7 @@ export function SuppliesPart({ season, potting }: { season: Season; potting: Pot
                   name={`${key}pack_price`}
                   field="supplies.pack_price"
                   value={row.pack_price}
+                  guess={isGuess('supplies', row.id, 'pack_price')}
                   className="mono"
                   save={save(row, 'pack_price', 'price')}
                 />{' '}

@@ -17,6 +17,7 @@ import { upper } from '../../words/sowing';
 import { Ground } from './Ground';
 import { useGrowth } from './growth';
 import { cropsWords, StageSentence } from './StageSentence';
+import { methodOptions } from '../../season/methods';
 import s from './raising.module.css';
 
 const PRESETS = [
@@ -58,7 +59,7 @@ function Methods({ shown }: { shown: OnScreen }) {
       key: 'here',
       type: 'group' as const,
       label: 'Of this season',
-      children: season.methods.map(({ id, name }) => ({ key: `m:${id}`, label: toldApart(season, id, name) })),
+      children: methodOptions(season).map(({ value, label }) => ({ key: `m:${value}`, label })),
     },
     {
       key: 'schools',
@@ -114,13 +115,6 @@ function Methods({ shown }: { shown: OnScreen }) {
       )}
     </>
   );
-}
-
-/** Methods of one name are told apart by the set-up that uses them. */
-function toldApart(season: OnScreen['season'], id: string, name: string): string {
-  if (season.methods.filter((one) => one.name === name).length < 2) return name;
-  const users = season.setups.filter(({ method, overrides }) => method === id || Object.values(overrides).includes(id));
-  return `${name} (${users.map((one) => one.name).join(', ') || 'not used'})`;
 }
 
 interface EditorProps {

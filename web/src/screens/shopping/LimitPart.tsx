@@ -9,6 +9,7 @@ import { money, moneyChange, moneySign } from '../../words/money';
 import { plural } from '../../words/sowing';
 import { NOT_WORKED_OUT } from '../../words/work';
 import { LOCALE } from '../../words/region';
+import { methodName } from '../../season/methods';
 import s from './shopping.module.css';
 
 type Budget = NonNullable<Work['budget']>;
@@ -210,7 +211,7 @@ function stepWords(season: Season, { kind, id, to }: Step): string {
   const name = cropName(season, id);
   if (to === 'leave') return `${name} left out (${crop?.wanted ?? 0})`;
   if (to === 'nursery') return `${name} bought as plants`;
-  return `${name} by another method: ${season.methods.find((method) => method.id === to)?.name ?? to}`;
+  return `${name} by another method: ${methodName(season, to)}`;
 }
 
 const freeId = (season: Season, wish: string): string => {

@@ -22,7 +22,11 @@ const WHERE = [
   ['garden', 'Garden shop'],
   ['hardware', 'Hardware shop'],
   ['nursery', 'Nursery'],
+  ['free', 'Free: nothing to pay'],
 ] as const;
+
+/** What costs nothing is in no shop. */
+const whereTo = (item: ShoppingItem): string => (item.price === 0 ? 'free' : item.where);
 
 /** The list for the shops: a till receipt that writes itself as things are bought. */
 export function ShoppingScreen() {
@@ -103,7 +107,7 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
       <div className={s.columns}>
         <div className={s.receipt} data-part="receipt">
           {WHERE.map(([where, title]) => {
-            const rows = items.filter((item) => item.where === where);
+            const rows = items.filter((item) => whereTo(item) === where);
             return rows.length === 0 ? null : (
               <section key={where} aria-labelledby={`shop-${where}`}>
                 <h2 id={`shop-${where}`}>{title}</h2>

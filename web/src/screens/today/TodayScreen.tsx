@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { words } from '../../api/client';
 import type { Job, LogEntry } from '../../api/types';
@@ -34,6 +34,15 @@ export function TodayScreen() {
   return <DoingPage>{(shown) => <Day shown={shown} />}</DoingPage>;
 }
 
+/** Whoever ticks jobs by keyboard goes on with the next one instead of starting at the top of the page. */
+function useNextInFocus(next: string | null, done: string | null) {
+  useEffect(() => {
+    // A pressed button that is gone leaves the page itself in focus.
+    if (done === null || next === null || next === done || document.activeElement !== document.body) return;
+    document.querySelector<HTMLElement>(`[data-job="${CSS.escape(next)}"] button`)?.focus();
+  }, [next, done]);
+}
+
 interface Undoable {
   job: Job;
   ids: string[];
@@ -47,6 +56,10 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
   const us = season.units === 'us';
   const asked = query.get('day');
   const date = asked ?? (jobs ? dayToShow(jobs, lastOn, today()) : today());
+  const { own, late } = onDay(jobs ?? [], date);
+  const open_ = [...late, ...own].filter((job) => job.done_on === null);
+  const next = opened?.date === date ? opened.job : (open_[0]?.id ?? null);
+  useNextInFocus(next, last?.job.id ?? null);
   if (jobs === null)
     return error ? (
       <p role="alert">{words(error)}</p>
@@ -55,9 +68,6 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
         Laying out the day…
       </p>
     );
-  const { own, late } = onDay(jobs, date);
-  const open_ = [...late, ...own].filter((job) => job.done_on === null);
-  const next = opened?.date === date ? opened.job : (open_[0]?.id ?? null);
   const minutes = open_.reduce((sum, job) => sum + job.minutes, 0);
   const days = [...new Set(jobs.filter((job) => job.done_on === null || job.done_on === job.date).map((job) => job.date))].sort();
   const [before, after] = [days.filter((one) => one < date).at(-1), days.find((one) => one > date)];
