@@ -101,7 +101,8 @@ final class Draw
         if (preg_match(self::AFTER, $file) === 1) {
             $tests += array_combine($rules = ['tests/Core/AfterTest.php', 'tests/Core/AfterPlanCornersTest.php', 'tests/Feature/AfterTest.php'], $rules);
         } elseif (str_starts_with($file, 'core/')) {
-            $tests += array_combine($rules = ['tests/Core/WorkedExampleTest.php', 'tests/Core/EdgesTest.php', 'tests/Core/OracleTest.php'], $rules);
+            $tests += array_combine($rules = ['tests/Core/WorkedExampleTest.php', 'tests/Core/EdgesTest.php', 'tests/Core/PlanCornersTest.php',
+                'tests/Core/OracleTest.php'], $rules);
         }
 
         return implode(' ', array_filter($tests, fn (string $test): bool => str_ends_with($test, 'Test.php')));

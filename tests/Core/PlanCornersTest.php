@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+use JollyPenny\Core\Advising\Changes;
+use JollyPenny\Core\Advising\HangsOn;
+use JollyPenny\Core\Bench\Bench;
+use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Catalogue\SpeciesNames;
+use JollyPenny\Core\Cautions\Caution;
+use JollyPenny\Core\Cautions\CautionsFor;
+use JollyPenny\Core\Choosing\MixAndMatch;
+use JollyPenny\Core\Devices\DeviceKind;
+use JollyPenny\Core\Devices\SimulatedMeter;
+use JollyPenny\Core\Drafting\Means;
+use JollyPenny\Core\Drafting\Schools;
+use JollyPenny\Core\Drafting\SeasonDraft;
+use JollyPenny\Core\Drafting\Things;
+use JollyPenny\Core\Energy\PhotonFlux;
+use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Season\Day;
+use Tests\Seasons;
+
+// Corners of the plan that no other test comes to.
+
+it('advises to buy what is sold and not bought yet, and nothing else', function () {
+    $file = Seasons::demo();
+    $file['crops'][0]['nursery'] = [];
+    foreach ([0, 1, 2] as $setup) {
+        $season = Seasons::read($file);
+        $costing = new SeasonCosting($season);
+        $books = $costing->books($season->setups[$setup]);
+        $buys = [];
+        foreach ((new Changes($books))->all() as $change) {
+            $change->kind !== 'buy' ?: $buys[] = $change->crop;
+        }
+        $sold = array_values(array_filter($season->crops, fn ($crop): bool => $books->index->isSold($crop)
+            && $season->setups[$setup]->methodFor($crop->id) !== 'nursery'));
+        expect($buys)->toBe(array_column($sold, 'id'))->not->toContain($season->crops[0]->id);
+    }
+});
+
+it('finds on each side of a number only where the answer turns on that side', function () {
+    $season = Seasons::read(Seasons::demo());
+    $flips = (new HangsOn($season, $season->setups[0], fn (): string => 'guess'))->flips();
+    expect($flips)->not->toBe([]);
+    foreach ($flips as $flip) {
+        $flip->below === null ?: expect($flip->below)->toBeLessThan($flip->now, $flip->what);
+        $flip->above === null ?: expect($flip->above)->toBeGreaterThan($flip->now, $flip->what);
+    }
+});
+
+it('bills by month what lamps, mats and fans take over the season', function () {
+    $file = Seasons::demo();
+    $file['electricity']['windows'] = [];
+    $file['electricity']['heat_credit'] = null;
+    $season = Seasons::read($file);
+    $bench = Bench::of((new SeasonCosting($season))->books($season->setups[0]));
+    $power = ['lights' => 0.0, 'mats' => 0.0, 'appliances' => 0.0];
+    $kwh = 0.0;
+    foreach ($bench->places as $place) {
+        foreach ($place->things as $thing) {
+            $power[$thing->kind] += $thing->power;
+            $kwh += $thing->kwh;
+        }
+    }
+    $sum = fn (string $key): float => array_sum(array_column($bench->bill, $key));
+    // A mat's share of a month is rounded to whole days on, so that the two may differ by a hundredth.
+    expect($sum('kwh'))->toEqualWithDelta($kwh, $kwh * 0.01)->and($sum('light'))->toEqualWithDelta($power['lights'], $power['lights'] * 0.01)
+        ->and($sum('heat'))->toEqualWithDelta($power['mats'], $power['mats'] * 0.01)
+        ->and($sum('appliance'))->toEqualWithDelta($power['appliances'], 0.001)->and($sum('credit'))->toBe(0.0);
+});
+
+it('says the soil\'s share of a hundred rounded, as the packet and the bed have it', function () {
+    $season = Seasons::read(Seasons::demo());
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $compared = 0;
+    foreach (Bench::of($books)->places as $place) {
+        foreach ($place->soil ?? [] as $wish) {
+            $plan = $books->plans[$books->grown[$wish->crop]];
+            $given = $plan->stages[0]->stage->mat ? $wish->with : $wish->without;
+            if ($given !== null) {
+                $compared++;
+                expect($given->of_hundred)->toBe((int) round(100 * $plan->g), $wish->crop);
+            }
+        }
+    }
+    expect($compared)->toBeGreaterThan(3);
+});
+
+it('lets a plant that would be ready one day early wait that day indoors', function () {
+    $file = Seasons::small();
+    $plan = fn (array $file) => (new SeasonCosting(Seasons::read($file)))->books(Seasons::read($file)->setups[0])->plans[0];
+    $planned = $plan($file);
+    $end = fn ($plan): int => $plan->stages[count($plan->stages) - 1]->end;
+    $file['crops'][0]['sow_on'] = Day::ofNumber($planned->sown->on - 1)->format();
+    $early = $plan($file);
+    $days = fn ($plan, int $stage): int => $plan->stages[$stage]->days();
+    expect($end($early))->toBe($end($planned))->and($early->lateDays)->toBe(0)
+        // What comes up a day sooner or later with the soil, and the waiting, is the lamp's stage; hardening off stays as it is.
+        ->and($days($early, 0) + $days($early, 1))->toBe($days($planned, 0) + $days($planned, 1) + 1)->and($days($early, 2))->toBe(7);
+});
+
+it('knows which vegetables run to seed where they are sown in spring', function () {
+    // Common practice, no source: Chinese cabbage and spinach bolt as days grow longer, tomatoes never do.
+    $species = (new Catalogue())->species();
+    expect($species['tomato']->boltsInSpring)->toBeFalse()->and($species['lettuce']->boltsInSpring)->toBeFalse();
+    expect(array_filter($species, fn ($facts): bool => $facts->boltsInSpring))->not->toBe([])
+        ->and(count(array_filter($species, fn ($facts): bool => $facts->boltsInSpring)))->toBeLessThan(count($species) / 4);
+});
+
+it('knows a kind that stands alone, and what of a name is the variety', function () {
+    $catalogue = new Catalogue();
+    $names = new SpeciesNames($catalogue->species());
+    $found = fn (string $words): ?string => $names->find($words)?->id;
+    expect([$found('bell'), $found('cherry'), $found('grape')])->toBe(['sweet_pepper', 'cherry_tomato', 'cherry_tomato'])
+        ->and($names->variety('sweet pepper "Copper Lantern"', $catalogue->species()['sweet_pepper']))->toBe('Copper Lantern');
+});
+
+it('warns of electricity where there is a lamp and no mat, and of fire only where there is a mat', function () {
+    $file = Seasons::small();
+    $file['setups'][0]['mats'] = [];
+    $season = Seasons::read($file);
+    $cautions = (new CautionsFor($season))->crop($season->setups[0], $season->crops[0]);
+    expect($cautions)->toContain(Caution::Electricity)->not->toContain(Caution::Fire);
+});
+
+it('takes the cheaper of two ways also where they are pennies apart and the dearer is less work', function () {
+    $file = Seasons::small();
+    $file['supplies'][] = ['id' => 'twine', 'name' => 'Twine', 'unit' => 'each', 'pack_price' => 0.05, 'pack_amount' => 1];
+    $file['methods'][] = ['id' => 'quick'] + $file['methods'][0];
+    $file['methods'][1]['extras'][] = ['supply' => 'twine', 'amount' => 1, 'per' => 'crop'];
+    $file['methods'][1]['stages'][0]['minutes_per_site'] = 0;
+    $file['crops'][0]['nursery'] = [];
+    $file['setups'][] = ['id' => 'other', 'method' => 'quick'] + $file['setups'][0];
+    $season = Seasons::read($file);
+    foreach ([0, 1] as $setup) {
+        expect((new MixAndMatch($season, $season->setups[$setup]))->setup()->methodFor('lantern'))->toBe('cells');
+    }
+});
+
+it('simulates a meter that is on in the same hours of each day', function () {
+    $from = 1_807_228_800;
+    $readings = array_merge(...iterator_to_array((new SimulatedMeter(DeviceKind::Meter, 40.0, 16.0, 3600))->posts($from, 24 * 20), false));
+    expect($readings)->not->toBe([]);
+    foreach ($readings as ['at' => $at, 'value' => $value]) {
+        $hour = (int) substr($at, 11, 2);
+        expect($value > 20.0)->toBe($hour < 16, $at);
+    }
+});
+
+it('names a thing of one\'s own by what it is called', function () {
+    $draft = new SeasonDraft(json_decode(Seasons::json(Seasons::small())));
+    expect((new Things($draft))->add('gear', null, 'Oak shelf', null, null, 1))->toBe('oak-shelf')
+        ->and((new Things($draft))->add('gear', null, '', null, null, 1))->not->toBe('oak-shelf');
+});
+
+it('tells once what a method leaves out, however many stages it does so in', function () {
+    foreach (array_keys((new Catalogue())->methods()) as $method) {
+        $draft = new SeasonDraft(json_decode(Seasons::json(Seasons::small())));
+        $id = (new Schools($draft))->ensure((string) $method, new Means(false, false, false));
+        $row = array_column($draft->rows('methods'), null, 'id')[$id];
+        $words = array_slice(explode(':', SeasonDraft::markOf($row)), 1);
+        expect($words)->toBe(array_values(array_unique($words)), (string) $method);
+    }
+});
+
+it('gives light estimated from lumens to a tenth', function () {
+    // 74 lumens to a µmol for cool white (Thimijan and Heins 1983): 4,210 lumens are 56.89.
+    expect(PhotonFlux::estimate(4210.0, 5000.0))->toBe(56.9);
+});
