@@ -61,7 +61,7 @@ enum Caution: string
     public function text(): string
     {
         return match ($this) {
-            self::Electricity => 'Plug the bench into a residual-current (GFCI, RCD) outlet, keep plugs above the water line, let cables hang in a drip loop, dry your hands, and never chain extension leads or load a circuit beyond what it may carry. Use only lamps and mats listed for damp places. The maker\'s instructions and local codes come first; fixed wiring is a licensed electrician\'s work.',
+            self::Electricity => 'Plug the bench into a residual-current (GFCI, RCD) outlet. Keep plugs above the water line, let cables hang in a drip loop, and dry your hands. Never chain extension leads, and never load a circuit beyond what it may carry. Use only lamps and mats listed for damp places. The maker\'s instructions and local codes come first; fixed wiring is a licensed electrician\'s work.',
             self::Fire => 'Lamps and mats need air. Never stack mats or cover one with blankets; a lamp in a closed plastic box overheats. Incandescent and older lamps burn skin. Follow the maker\'s instructions.',
             self::LampBox => 'Cardboard and cloth inside a lamp box burn. Leave the lid ajar, watch the temperature, and never leave it alone.',
             self::BrightLamps => 'Do not stare into bright lamps; hang them so that nobody has to.',

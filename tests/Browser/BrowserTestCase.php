@@ -326,6 +326,9 @@ abstract class BrowserTestCase extends TestCase
             $code,
         );
         $code === 0 ?: throw new RuntimeException(implode("\n", $said));
+        // It runs before it listens, on a busy machine by seconds.
+        $address = (string) parse_url($this->url(), PHP_URL_HOST).':'.parse_url($this->url(), PHP_URL_PORT);
+        ! $up ?: $this->waitFor(fn () => @stream_socket_client("tcp://{$address}", timeout: 1) !== false ?: null, 'the server to listen');
     }
 
     /**

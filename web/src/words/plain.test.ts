@@ -20,11 +20,11 @@ interface Text {
   text: string;
 }
 
-const files = (folder: string): string[] =>
+const files = (folder: string, kind = /\.tsx?$/): string[] =>
   readdirSync(folder).flatMap((name) => {
     const path = join(folder, name);
-    if (statSync(path).isDirectory()) return files(path);
-    return /\.tsx?$/.test(name) && !/test|generated/.test(name) ? [path] : [];
+    if (statSync(path).isDirectory()) return files(path, kind);
+    return kind.test(name) && !/test|generated/.test(name) ? [path] : [];
   });
 
 const tidy = (text: string): string => text.replace(/\s+/g, ' ').trim();
@@ -47,6 +47,9 @@ const BLOCKS = new Set([
   'caption',
 ]);
 
+/** Attributes that are read. */
+const SHOWN = new Set(['label', 'after', 'before', 'title', 'placeholder', 'aria-label', 'verb']);
+
 /** What a block says, with a value in place of each expression. */
 function said(node: ts.Node): string {
   if (ts.isJsxText(node)) return node.text;
@@ -68,6 +71,9 @@ function textsOf(file: string): Text[] {
     const isBlock = ts.isJsxElement(node) && BLOCKS.has(node.openingElement.tagName.getText());
     if (isBlock && !inBlock) add(said(node));
     if (ts.isJsxText(node) && !inBlock) add(node.text);
+    // A unit or a label may be one word.
+    if (ts.isJsxAttribute(node) && SHOWN.has(node.name.getText()) && node.initializer && ts.isStringLiteral(node.initializer))
+      found.push({ file, text: node.initializer.text });
     if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) add(node.text);
     if (ts.isTemplateExpression(node)) add(node.head.text + node.templateSpans.map(({ literal }) => `7${literal.text}`).join(''));
     ts.forEachChild(node, (child) => visit(child, inBlock || isBlock));
@@ -76,7 +82,20 @@ function textsOf(file: string): Text[] {
   return found;
 }
 
-const texts = files(ROOT).flatMap(textsOf);
+/** Sentences the server says: strings of PHP that begin as one, without what is for programmers only. */
+function phpTexts(file: string): Text[] {
+  const code = readFileSync(file, 'utf8')
+    .replace(/\/\*[\s\S]*?\*\//g, '')
+    .replace(/^\s*\/\/.*$/gm, '')
+    .replace(/(summary|description|'description' =>):? ?'(?:[^'\\]|\\.)*'/g, '');
+  return [...code.matchAll(/'((?:[^'\\\n]|\\.)*)'|"((?:[^"\\\n]|\\.)*)"/g)].flatMap(([, single, double]) => {
+    const text = tidy((single ?? double ?? '').replace(/\{?\$[\w>()[\]'-]+\}?|%[\d.]*[sdf]/g, '7').replace(/\\'/g, '’'));
+    return /^[A-Z][a-z]*,? [a-z]+ [a-z]/.test(text) && !/[{}=|\\^]/.test(text) ? [{ file, text }] : [];
+  });
+}
+const SERVER = ['core', 'app'].flatMap((folder) => files(folder, /\.php$/)).filter((file) => !file.startsWith('app/Docs'));
+
+const texts = [...files(ROOT).flatMap(textsOf), ...SERVER.flatMap(phpTexts)];
 const sentences = (text: string): string[] => text.split(/(?<=[.!?:;])\s+|▲|\n/).filter((one) => /[a-z]/i.test(one));
 const wordsOf = (text: string): string[] => text.split(/\s+/).filter((word) => /[\p{L}\d]/u.test(word));
 const exceptions = avoided.exceptions as { text: string; why: string }[];
