@@ -41,6 +41,7 @@ final readonly class CoreFile
                 $kinds,
             ).
             self::constant('PLACES', 'Decimals of currencies that have not two (ISO 4217).', Currency::exceptions()).
+            self::constant('COINS', 'Signs of the small coins that have one, a hundredth of the whole.', Currency::COINS).
             self::constant(
                 'UNITS',
                 'Of each unit as people read it: how many make one of the core\'s (litre, metre, kilogram, °C), and what its nought is.',

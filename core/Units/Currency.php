@@ -17,6 +17,9 @@ final class Currency
 
     private const THREE = ['BHD', 'IQD', 'JOD', 'KWD', 'LYD', 'OMR', 'TND'];
 
+    /** Signs of the small coins that have one, a hundredth of the whole. */
+    public const COINS = ['USD' => '¢', 'CAD' => '¢', 'AUD' => '¢', 'NZD' => '¢', 'EUR' => 'c', 'GBP' => 'p'];
+
     private const COMMON = ['USD', 'EUR', 'GBP', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'JPY', 'CNY', 'INR', 'ZAR', 'BRL', 'MXN'];
 
     /** @var ?list<string> codes */

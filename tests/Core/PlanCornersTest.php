@@ -19,6 +19,7 @@ use JollyPenny\Core\Drafting\Things;
 use JollyPenny\Core\Energy\PhotonFlux;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Units\MoneyWords;
 use Tests\Seasons;
 
 // Corners of the plan that no other test comes to.
@@ -168,4 +169,13 @@ it('tells once what a method leaves out, however many stages it does so in', fun
 it('gives light estimated from lumens to a tenth', function () {
     // 74 lumens to a µmol for cool white (Thimijan and Heins 1983): 4,210 lumens are 56.89.
     expect(PhotonFlux::estimate(4210.0, 5000.0))->toBe(56.9);
+});
+
+it('says money as the screens do', function () {
+    // The same amounts and words as web/src/words/money.test.ts has.
+    $in = fn (string $currency, string $locale = 'en'): MoneyWords => new MoneyWords($currency, $locale);
+    expect([$in('USD')->fine(0.6912), $in('USD')->fine(1.811), $in('USD')->of(0.6912), $in('GBP')->fine(0.25), $in('JPY')->fine(0.4), $in('JPY')->of(121.4)])
+        ->toBe(['69.1¢', '$1.81', '$0.69', '25.0p', '¥0', '¥121'])
+        ->and(str_replace("\u{a0}", ' ', $in('EUR', 'de')->of(1234.5)))->toBe('1.234,50 €')->and($in('EUR', 'de')->fine(0.5))->toBe('50,0c')
+        ->and($in('USD')->fine(0.99949))->toBe('99.9¢')->and($in('USD')->fine(0.9995))->toBe('$1.00');
 });

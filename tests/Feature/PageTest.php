@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Http\ScreenFiles;
 use App\Models\Season;
+use JollyPenny\Core\Units\MoneyWords;
 
 it('gives whoever opens the page a garden with the demo season at once', function () {
     $answer = $this->get('/')->assertOk();
@@ -52,3 +54,44 @@ it('knows a database that is away from one that refuses', function (string $stat
     'too_many_connections' => ['53300', true], 'read_only_sql_transaction' => ['25006', true],
     'in_failed_sql_transaction' => ['25P02', false], 'unique_violation' => ['23505', false], 'undefined_table' => ['42P01', false],
 ]);
+
+it('says a season\'s answer in the page itself, and brings what the code would ask for first', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $state = $this->getJson("/api/seasons/{$season->id}")->json();
+    foreach (['/', "/seasons/{$season->id}/compare", "/seasons/{$season->id}"] as $page) {
+        $html = (string) $this->get($page)->assertOk()->getContent();
+        $setup = $state['season']['setups'][0]['id'];
+        $cost = (new MoneyWords('USD'))->fine($state['pictures'][$setup]['till']['per_finished']);
+        expect($html)->toContain($season->name, "<dt>Cost per finished seedling</dt><dd>{$cost}</dd>", '<dt>You save</dt>');
+        preg_match('#<script type="application/json" id="known">(.*?)</script>#s', $html, $found);
+        $known = json_decode($found[1], true, 64, JSON_THROW_ON_ERROR);
+        expect($known['state'])->toEqual($state)->and($known['seasons'])->toBe($this->getJson('/api/seasons')->json('seasons'));
+    }
+});
+
+it('keeps a name with marks of a page in it out of the page\'s own', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $variety = $this->getJson("/api/seasons/{$season->id}")->json('season.seed_lots.0');
+    $this->patchJson("/api/seasons/{$season->id}", ['changes' => [
+        ['path' => ['seed_lots', $variety['id'], 'variety'], 'from' => $variety['variety'], 'to' => '</script><b>Plot</b>'],
+    ]])->assertOk();
+    expect((string) $this->get("/seasons/{$season->id}/list")->getContent())->not->toContain('</script><b>', '<b>Plot');
+});
+
+it('says nothing of seasons in pages that are about none, or about somebody else\'s', function () {
+    [$user, $season] = gardener();
+    [$other] = gardener();
+    foreach ([[$user, '/account'], [$user, '/seasons'], [$user, '/seasons/999999999999999999/list'], [$other, "/seasons/{$season->id}/list"]] as [$who, $page]) {
+        expect((string) $this->actingAs($who)->get($page)->assertOk()->getContent())->not->toContain('id="early"', 'id="known"');
+    }
+});
+
+it('names the files of a screen, without those every page has', function () {
+    $manifest = json_decode((string) file_get_contents(public_path('build/manifest.json')), true);
+    $main = "/build/{$manifest['web/src/main.tsx']['file']}";
+    $screen = "/build/{$manifest['web/src/screens/bench/BenchScreen.tsx']['file']}";
+    expect(ScreenFiles::of('bench'))->toContain($screen)->not->toContain($main)
+        ->and(ScreenFiles::of('nowhere'))->toBe([])->and(ScreenFiles::of('../bench'))->toBe([]);
+});

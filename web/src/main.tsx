@@ -12,6 +12,7 @@ import { keepKnown } from './season/known';
 import { keepLog } from './season/logbox';
 import { keepOutbox } from './season/outbox';
 import { BUY, rememberBuying } from './season/purchases';
+import { knowFromPage } from './season/fromPage';
 import { CHANGE, newQueryClient } from './season/queue';
 import { App } from './shell/App';
 import { applyFonts } from './theme/tokens';
@@ -24,6 +25,7 @@ if (root) {
   rememberBuying(queries);
   void keepOutbox(queries, [CHANGE, BUY]);
   keepLog(queries);
+  knowFromPage(queries);
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>

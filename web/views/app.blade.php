@@ -12,8 +12,24 @@
   <title>Jolly Penny</title>
   <link rel="icon" href="/icon.svg" type="image/svg+xml">
   @vite('web/src/main.tsx')
+@foreach ($ahead ?? [] as $file)
+  <link rel="modulepreload" href="{{ $file }}">
+@endforeach
 </head>
 <body>
+@if (($early ?? []) !== [])
+  <main id="early" aria-busy="true">
+    <p>Jolly <span>Penny</span></p>
+    <p>{{ $early['name'] }}</p>
+    <dl>
+@foreach ($early['figures'] as [$name, $shown])
+      <div><dt>{{ $name }}</dt><dd>{{ $shown }}</dd></div>
+@endforeach
+    </dl>
+    <p>{{ $early['setup'] }}</p>
+  </main>
+  <script type="application/json" id="known">{!! $early['known'] !!}</script>
+@endif
   <div id="app"></div>
   <div id="overlays"></div>
   <noscript>Jolly Penny needs JavaScript.</noscript>

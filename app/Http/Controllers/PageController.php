@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\EarlyAnswer;
+use App\Http\ScreenFiles;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
@@ -11,11 +13,15 @@ use Illuminate\Http\Request;
 final class PageController
 {
     /** Marked with whose garden it is, so that a device never shows one person what another left on it. */
-    public function page(Request $request): View
+    public function page(Request $request, EarlyAnswer $early): View
     {
         $garden = $request->user()?->getKey();
 
-        return view('app', ['garden' => $garden === null ? '' : hash_hmac('sha256', "garden {$garden}", (string) config('app.key'))]);
+        return view('app', [
+            'garden' => $garden === null ? '' : hash_hmac('sha256', "garden {$garden}", (string) config('app.key')),
+            'early' => $early->for($request),
+            'ahead' => ScreenFiles::of($request->path() === '/' ? 'compare' : basename($request->path())),
+        ]);
     }
 
     /** The same with nobody's garden, which a device keeps for when there is no connection. */

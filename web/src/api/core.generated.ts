@@ -142,6 +142,16 @@ export const PLACES = {
     "TND": 3
 } as const;
 
+/** Signs of the small coins that have one, a hundredth of the whole. */
+export const COINS = {
+    "USD": "¢",
+    "CAD": "¢",
+    "AUD": "¢",
+    "NZD": "¢",
+    "EUR": "c",
+    "GBP": "p"
+} as const;
+
 /** Of each unit as people read it: how many make one of the core's (litre, metre, kilogram, °C), and what its nought is. */
 export const UNITS = {
     "L": [

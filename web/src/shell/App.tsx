@@ -1,6 +1,7 @@
 import { App as Antd, ConfigProvider } from 'antd';
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useEffect, useLayoutEffect } from 'react';
 import { Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
+import { dropEarlyWords } from '../season/fromPage';
 import { SeasonProvider } from '../season/SeasonContext';
 import { GrowListScreen } from '../screens/growlist/GrowListScreen';
 import { SeedlingScreen } from '../screens/seedling/SeedlingScreen';
@@ -61,27 +62,36 @@ const SignInScreen = lazy(() => account().then((module) => ({ default: module.Si
 const ForgottenScreen = lazy(() => account().then((module) => ({ default: module.ForgottenScreen })));
 const NewPasswordScreen = lazy(() => account().then((module) => ({ default: module.NewPasswordScreen })));
 
-/** After the first screen has had its time. */
+/** After the first screen is drawn, and has had time to ask for what it shows. */
 const AHEAD_MS = 2500;
 
-function useScreensAhead(): void {
+/** Rendered together with the first screen, and so only when that is there. */
+function Arrived() {
+  const { pathname } = useLocation();
+  // From there one is led on to a season's screen, which may not be here yet.
+  const arrived = pathname !== '/';
+  useLayoutEffect(() => {
+    if (arrived) dropEarlyWords();
+  }, [arrived]);
   useEffect(() => {
+    if (!arrived) return;
     const timer = window.setTimeout(
       () => Object.values(screens).forEach((screen) => void screen().catch(() => undefined)),
       AHEAD_MS,
     );
     return () => window.clearTimeout(timer);
-  }, []);
+  }, [arrived]);
+  return null;
 }
 
 export function App() {
   const [scheme, toggle] = useScheme();
-  useScreensAhead();
   return (
     <ConfigProvider theme={themeFor(scheme)} csp={nonce ? { nonce } : undefined}>
       <Antd component={false}>
         <ScreenGuard>
           <Suspense fallback={<main className="work" id="work" aria-busy="true" />}>
+            <Arrived />
             <Routes>
               <Route path="/seasons/:season" element={<SeasonFrame scheme={scheme} toggle={toggle} />}>
                 <Route index element={<Navigate to="compare" replace />} />

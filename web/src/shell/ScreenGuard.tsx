@@ -1,4 +1,5 @@
 import { Component, type ReactNode } from 'react';
+import { dropEarlyWords } from '../season/fromPage';
 import { forgetKnown } from '../season/known';
 
 /** How often it is tried again, and when the connection is back. */
@@ -36,6 +37,7 @@ export class ScreenGuard extends Component<{ children: ReactNode }, { failed: Fa
   };
 
   override componentDidCatch() {
+    dropEarlyWords();
     this.timer = window.setInterval(this.again, AGAIN_MS);
     window.addEventListener('online', this.again);
   }

@@ -1,8 +1,7 @@
-import { PLACES } from '../api/core.generated';
+import { COINS, PLACES } from '../api/core.generated';
 import { LOCALE } from './region';
 
-/** Minor coins with a sign of their own. */
-const SMALL: Record<string, string> = { USD: '¢', CAD: '¢', AUD: '¢', NZD: '¢', EUR: 'c', GBP: 'p' };
+const SMALL: Record<string, string | undefined> = COINS;
 
 /** Decimals of a currency: 2 of dollars, none of yen. */
 export const places = (currency: string): number => (PLACES as Record<string, number>)[currency] ?? 2;
