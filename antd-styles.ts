@@ -2,6 +2,7 @@ import { createElement } from 'react';
 import { extractStyle } from '@ant-design/static-style-extract';
 import { ConfigProvider } from 'antd';
 import type { Plugin } from 'vite';
+import { paletteStyles } from './web/src/theme/palette';
 
 /** What stands in a page of ours; a component that is missing here would have no looks, which `tests/Browser` sees. */
 const COMPONENTS = [
@@ -41,7 +42,8 @@ export function antdStyles(): Plugin {
     resolveId: (id) => (id === NAME ? `\0${NAME}` : undefined),
     load: (id) =>
       id === `\0${NAME}`
-        ? extractStyle({
+        ? paletteStyles() +
+          extractStyle({
             includes: COMPONENTS,
             customTheme: (page) => createElement(ConfigProvider, { theme: { hashed: false } }, page),
           }).replace(ALL_LINKS, '')

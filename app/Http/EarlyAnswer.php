@@ -86,7 +86,7 @@ final readonly class EarlyAnswer
         $figures = [['Cost per finished seedling', $money->fine($till['per_finished'])]];
         if ($till['same'] !== null && $till['nursery'] !== null) {
             $figures[] = ['Same plants: grow', $money->fine($till['same'])];
-            $figures[] = ['nursery', $money->fine($till['nursery'])];
+            $figures[] = ['Same plants: nursery', $money->fine($till['nursery'])];
         }
         if ($till['keep'] !== null) {
             $figures[] = [$till['keep'] < 0 ? 'You pay more' : 'You save', $money->of(abs($till['keep']))];

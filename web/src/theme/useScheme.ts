@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { applyPalette, type Scheme } from './tokens';
+import type { Scheme } from './palette';
+import { applyPalette } from './tokens';
 
 const KEY = 'jolly-penny-scheme';
 

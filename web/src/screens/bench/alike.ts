@@ -1,6 +1,6 @@
 import type { Path, Season } from '../../api/types';
 
-export const LISTS = ['lights', 'mats', 'appliances'] as const;
+const LISTS = ['lights', 'mats', 'appliances'] as const;
 export type List = (typeof LISTS)[number];
 type Row = Season[List][number];
 
