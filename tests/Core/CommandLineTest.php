@@ -106,7 +106,17 @@ it('refuses with exit 2, nothing on standard output and a line a fault', functio
     'no file' => ['cost /nowhere.json', '', 'cannot be read'],
     'a directory' => ['cost /tmp', '', 'is a directory'],
     'empty' => ['cost -', '', 'empty'],
+    'prices that fall to nothing' => ["years {$small} --seasons 3 --price-rise -1", '', '--price-rise'],
+    'prices that more than double' => ["years {$small} --seasons 3 --price-rise 1.01", '', '--price-rise'],
+    'a limit below nothing' => ["budget {$small} --setup bench --limit -0.01", '', '--limit'],
     'faults' => ['cost -', '{"format":"jolly-penny/season"}', '$.crops: "crops" is missing.'],
     'unknown set-up' => ["cost {$small} --setup bank", '', 'The file has: bench'],
     'unknown option' => ["cost {$small} --setups bench", '', 'Usage'],
 ]);
+
+it('takes a limit of nothing, and prices that fall or double', function () use ($small) {
+    foreach (["budget {$small} --setup bench --limit 0", "years {$small} --seasons 3 --price-rise -0.99", "years {$small} --seasons 3 --price-rise 1"] as $arguments) {
+        [$code, , $err] = jolly($arguments);
+        expect([$code, $err])->toBe([0, ''], $arguments);
+    }
+});

@@ -17,8 +17,13 @@ use JollyPenny\Core\Drafting\Schools;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use JollyPenny\Core\Drafting\Things;
 use JollyPenny\Core\Energy\PhotonFlux;
+use JollyPenny\Core\Pictures\BenchDays;
+use JollyPenny\Core\Pictures\Till;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Shed\Leftovers;
+use JollyPenny\Core\Tasks\TaskKind;
+use JollyPenny\Core\Tasks\Tasks;
 use JollyPenny\Core\Units\MoneyWords;
 use Tests\Seasons;
 
@@ -178,4 +183,46 @@ it('says money as the screens do', function () {
         ->toBe(['69.1¢', '$1.81', '$0.69', '25.0p', '¥0', '¥121'])
         ->and(str_replace("\u{a0}", ' ', $in('EUR', 'de')->of(1234.5)))->toBe('1.234,50 €')->and($in('EUR', 'de')->fine(0.5))->toBe('50,0c')
         ->and($in('USD')->fine(0.99949))->toBe('99.9¢')->and($in('USD')->fine(0.9995))->toBe('$1.00');
+});
+
+it('says of each crop what growing it keeps, shortfalls bought', function () {
+    $result = Seasons::result(Seasons::demo());
+    foreach ($result->crops as $crop) {
+        $till = Till::ofCrop($crop, $result);
+        if ($crop->grown && $crop->buy_cost !== null) {
+            expect($till->keep)->toEqualWithDelta($crop->buy_cost - $crop->cost - $crop->shortfall_cost, 1e-6, $crop->id);
+        }
+    }
+});
+
+it('tells the days of a crowded place as one run', function () {
+    $file = Seasons::small();
+    foreach ($file['places'] as $i => $place) {
+        $place['id'] !== 'room' ?: $file['places'][$i]['flats'] = 0.01;
+    }
+    $season = Seasons::read($file);
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $crowded = array_values(array_filter(BenchDays::of($books)[0]->crowded, fn (array $run): bool => $run['why'] === 'room'));
+    $stages = $books->plans[0]->stages;
+    expect($crowded)->toHaveCount(1)->and($crowded[0]['from'])->toBe(Day::ofNumber($stages[0]->start)->format())
+        ->and($crowded[0]['to'])->toBe(Day::ofNumber($stages[1]->end - 1)->format());
+});
+
+it('feeds at the nearest whole number of days', function () {
+    $file = Seasons::small();
+    // 7 / 0.8 = 8.75: every nine days.
+    $file['methods'][0]['stages'][1]['feeds_per_week'] = 0.8;
+    $season = Seasons::read($file);
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $fed = array_values(array_filter((new Tasks($books))->all(), fn ($task): bool => $task->kind === TaskKind::Feed));
+    $days = array_map(fn ($task): int => Day::parse($task->date)->number, $fed);
+    expect($days[0] - $books->plans[0]->stages[1]->start)->toBe(9)->and($days[1] - $days[0])->toBe(9);
+});
+
+it('knows seed that no crop of the season uses', function () {
+    $file = Seasons::small();
+    $file['seed_lots'][] = ['id' => 'spare', 'packets_owned' => 1] + $file['seed_lots'][0];
+    $season = Seasons::read($file);
+    $left = array_column(Leftovers::of((new SeasonCosting($season))->books($season->setups[0]), []), null, 'id');
+    expect([$left['lot']->served, $left['spare']->served])->toBe([true, false]);
 });

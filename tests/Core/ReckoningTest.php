@@ -210,6 +210,7 @@ it('plays seasons that agree with the exact figures, the same for the same seed'
         expect(abs($played->useful['mean'] - $result->useful))->toBeLessThan(4 * $spread / sqrt(20_000))
             ->and(abs($played->useful['low'] - $result->useful_low))->toBeLessThanOrEqual(1.0)->and(abs($played->useful['high'] - $result
             ->useful_high))->toBeLessThanOrEqual(1.0)
+            ->and(abs($played->keep['mean'] - $result->keep))->toBeLessThan(4 * ($played->keep['high'] - $played->keep['low']) / sqrt(20_000))
             ->and(abs($played->p_keep - $result->p_keep))->toBeLessThan(4 * 0.5 / sqrt(20_000))
             ->and(abs($played->p_all_enough - $result->p_all_enough))->toBeLessThan(4 * 0.5 / sqrt(20_000))
             ->and(array_sum(array_column($played->spread, 'count')))->toBeLessThanOrEqual(20_000)

@@ -61,6 +61,9 @@ it('values a test as choosing after it does, over all eleven outcomes', function
 
         return [$viability->aged, $viability->seedsKnown];
     })();
+    $after = fn (int $up): float => $cost($kale->with(packetsOwned: ($worth->left - 10) / $kale->seedsPerPacket, test: new HomeTest(10, $up)));
+    $dearer = array_filter(range(0, 10), fn (int $up): bool => $after($up) > $worth->with_new);
+    expect($worth->throw_below)->toBe($dearer === [] ? null : max($dearer) + 1)->not->toBeNull();
     [$a, $b] = [$aged[0] * $aged[1], (1 - $aged[0]) * $aged[1]];
     $best = $weight = 0.0;
     $then = array_map(fn (int $up): float => min($worth->with_new, $cost($kale->with(packetsOwned: ($worth->left - 10) / $kale->seedsPerPacket, test: new HomeTest(10, $up)))), range(0, 10));

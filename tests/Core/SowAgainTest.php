@@ -139,7 +139,12 @@ it('says a plan in two steps that is no dearer than all at once, and none where 
         expect($two->cost)->toBeLessThanOrEqual($two->at_once_cost + 1e-9)->and($two->best)->toBeLessThanOrEqual($two->cost + 1e-9)
             ->and($two->saves)->toBeNear($two->at_once_cost - $two->cost)->and($two->below)->toBeLessThanOrEqual($two->first + 1);
     }
-    expect($sowings->inTwoSteps('red-whistle'))->toBeNull();
+    expect($sowings->inTwoSteps('red-whistle'))->toBeNull()->and($sowings->inTwoSteps('nobody'))->toBeNull();
+    // More plants than are looked through for it, though somebody sells them.
+    $many = Seasons::demo();
+    $many['crops'][0]['wanted'] = 61;
+    $season = Seasons::read($many);
+    expect((new Sowings(new SeasonCosting($season), $season->setups[0]))->inTwoSteps($many['crops'][0]['id']))->toBeNull();
     // Nobody sells it: as many as make it as sure as was asked for.
     $again = $sowings->again('red-whistle', 2, 12, '2027-04-09', '2027-04-20');
     expect($again->more)->toBeGreaterThan(0)->and($again->ways[0]['cost'])->toBeNull();

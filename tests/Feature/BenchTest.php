@@ -48,8 +48,13 @@ it('works out what a measured pot holds and what a lamp gives, as long as nobody
     $change(['containers', 'yogurt', 'measured'], null, ['round' => false, 'rim_mm' => 83, 'base_mm' => 83, 'height_mm' => 100])->assertOk();
     $pot = $row('containers', 'yogurt');
     expect($pot['volume_l'])->toEqualWithDelta(0.9 * 0.6889, 1e-3)->and(1 / $pot['flats_per_unit'])->toEqualWithDelta(18, 1e-3);
+    expect([round($pot['volume_l'], 4), round($pot['flats_per_unit'], 6)])->toEqual([$pot['volume_l'], $pot['flats_per_unit']]);
     $this->postJson("/api/seasons/{$season->id}/undo")->assertOk();
     expect($row('containers', 'yogurt')['volume_l'])->toEqual(0.4);
+    // A tray of 72 cells of 42 mm: six by twelve stand on a flat, so that the whole insert takes one.
+    $cells = array_column($this->getJson("/api/seasons/{$season->id}")->json('season.containers'), null, 'sites_per_unit')[72];
+    $change(['containers', $cells['id'], 'measured'], null, ['round' => false, 'rim_mm' => 42, 'base_mm' => 30, 'height_mm' => 45])->assertOk();
+    expect($row('containers', $cells['id'])['flats_per_unit'])->toEqualWithDelta(1.0, 1e-6);
     // A box that is half as wide as long has its shorter sides beside the measures: half of the square's mix and of its place in a tray, in either order.
     $square = ['round' => false, 'rim_mm' => 80, 'base_mm' => 80, 'height_mm' => 100];
     $change(['containers', 'yogurt', 'measured'], null, $square)->assertOk();
