@@ -59,7 +59,7 @@ final readonly class LeavingDay
     private static function isLit(CropPlan $plan, SetupBooks $books): bool
     {
         foreach ($plan->stages as $stage) {
-            if ($stage->stage->light && isset($books->energy->places[$stage->place->id])) {
+            if ($stage->stage->light && isset($books->energy()->places[$stage->place->id])) {
                 return true;
             }
         }

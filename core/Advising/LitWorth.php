@@ -32,7 +32,7 @@ final readonly class LitWorth
         foreach ($books->plans as $plan) {
             $weeks = 0.0;
             foreach ($plan->stages as $stage) {
-                $lamps = $books->energy->places[$stage->place->id] ?? null;
+                $lamps = $books->energy()->places[$stage->place->id] ?? null;
                 $weeks += $stage->stage->light && $lamps !== null ? $stage->flatDays() / self::WEEK : 0.0;
             }
             $row = array_column($result->crops, null, 'id')[$plan->crop->id];

@@ -49,7 +49,7 @@ final readonly class Bench
         $trays = (new Trays($books, $log))->pictures();
         foreach ($books->season()->places as $place) {
             [$lights, $mats, $appliances] = [self::at($place, $books, 'lights'), self::at($place, $books, 'mats'), self::at($place, $books, 'appliances')];
-            $energy = $books->energy->places[$place->id] ?? null;
+            $energy = $books->energy()->places[$place->id] ?? null;
             $things = $energy === null ? [] : self::things($energy, $books, $tariff, $lights, $mats, $appliances);
             $watts = array_sum(array_map(fn (Light|Mat|Appliance $thing): float => $thing->watts, [...$lights, ...$mats, ...$appliances]));
             $places[] = new BenchPlace($place->id, $days[$place->id] ?? null, self::stands($place, $books, $trays), $things,
@@ -162,7 +162,7 @@ final readonly class Bench
     private static function bill(SetupBooks $books): array
     {
         $months = [];
-        foreach ($books->energy->places as $place) {
+        foreach ($books->energy()->places as $place) {
             foreach ($place->load->standing as $day => $count) {
                 if ($count === 0) {
                     continue;

@@ -49,7 +49,7 @@ final readonly class SoilWishes
     private function wish(CropPlan $plan, int $crop, array $table): SoilWish
     {
         [$low, $high] = self::range($table);
-        $heat = $this->books->energy->heads($crop)[Head::HeatPower->value] ?? 0.0;
+        $heat = $this->books->energy()->heads($crop)[Head::HeatPower->value] ?? 0.0;
 
         return new SoilWish($plan->crop->id, $low, $high, $this->given($plan, $table, null),
             $this->mats === [] ? null : $this->given($plan, $table, $this->mats[0]), $plan->stages[0]->stage->mat && $this->mats !== [],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Books;
 
+use Closure;
 use JollyPenny\Core\Planning\CropPlan;
 use JollyPenny\Core\Season\Appliance;
 use JollyPenny\Core\Season\Gear;
@@ -24,15 +25,18 @@ final class EquipmentBook implements Book
     /** @var array<string, array{array<int, float>, float}> shares and their sum, by what they are shared by */
     private array $weights = [];
 
-    /** @var list<array<string, float>> by crop and head */
-    private array $heads = [];
+    /** @var ?list<array<string, float>> by crop and head, once somebody asks */
+    private ?array $heads = null;
 
-    /** @param  list<CropPlan>  $plans */
+    /**
+     * @param  list<CropPlan>  $plans
+     * @param  Closure(): EnergyBook  $energy  what each thing costs does not depend on it, only who bears how much of it
+     */
     public function __construct(
         private readonly array $plans,
         private readonly SeasonIndex $index,
         Setup $setup,
-        private readonly EnergyBook $energy,
+        private readonly Closure $energy,
     ) {
         if ($plans === []) {
             return;
@@ -60,11 +64,12 @@ final class EquipmentBook implements Book
                 $this->add('gear', $gear, Head::Gear, null, $listed ? null : $needs[$gear->id]);
             }
         }
-        $this->share();
     }
 
     public function heads(int $crop): array
     {
+        $this->heads ??= $this->shares();
+
         return $this->heads[$crop];
     }
 
@@ -94,16 +99,18 @@ final class EquipmentBook implements Book
         $this->items[] = new Equipment($kind, $row->id, $head, $row->price, $row->lifeSeasons, $row->owned, $charge, $place, $neededBy);
     }
 
-    private function share(): void
+    /** @return list<array<string, float>> */
+    private function shares(): array
     {
-        $this->heads = array_fill(0, count($this->plans), []);
+        $heads = array_fill(0, count($this->plans), []);
         foreach ($this->items as $item) {
             [$weights, $sum] = $this->weights[$item->sharedBy()] ??= $this->weightsOf($item);
             foreach ($weights as $crop => $weight) {
-                $this->heads[$crop][$item->head->value] =
-                    ($this->heads[$crop][$item->head->value] ?? 0.0) + ($item->charge * $weight) / $sum;
+                $heads[$crop][$item->head->value] = ($heads[$crop][$item->head->value] ?? 0.0) + ($item->charge * $weight) / $sum;
             }
         }
+
+        return $heads;
     }
 
     /** @return array{array<int, float>, float} */
@@ -128,7 +135,7 @@ final class EquipmentBook implements Book
         if ($item->place === null) {
             return $this->plans[$crop]->indoorFlatDays();
         }
-        $energy = $this->energy->places[$item->place];
+        $energy = ($this->energy)()->places[$item->place];
         $sum = 0.0;
         foreach ($this->plans[$crop]->stages as $stage) {
             if (

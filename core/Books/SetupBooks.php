@@ -40,7 +40,8 @@ final class SetupBooks
 
     public readonly ContainerBook $containers;
 
-    public readonly EnergyBook $energy;
+    /** Worked out when it is first asked for: it takes longer than all the rest, and what is paid at the checkout does not need it. */
+    private ?EnergyBook $energy = null;
 
     public readonly EquipmentBook $equipment;
 
@@ -58,8 +59,12 @@ final class SetupBooks
         $this->seed = new SeedBook($this->plans, $index);
         $this->supplies = new SupplyBook($this->plans, $index);
         $this->containers = new ContainerBook($this->plans, $index);
-        $this->energy = new EnergyBook($this->plans, $this->supplies->uses, $index, $setup);
-        $this->equipment = new EquipmentBook($this->plans, $index, $setup, $this->energy);
+        $this->equipment = new EquipmentBook($this->plans, $index, $setup, $this->energy(...));
+    }
+
+    public function energy(): EnergyBook
+    {
+        return $this->energy ??= new EnergyBook($this->plans, $this->supplies->uses, $this->index, $this->setup);
     }
 
     public function season(): Season
@@ -70,7 +75,7 @@ final class SetupBooks
     /** @return array{SeedBook, SupplyBook, ContainerBook, EnergyBook, EquipmentBook} */
     public function all(): array
     {
-        return [$this->seed, $this->supplies, $this->containers, $this->energy, $this->equipment];
+        return [$this->seed, $this->supplies, $this->containers, $this->energy(), $this->equipment];
     }
 
     /** A bought crop's part of the trip to the nursery. */

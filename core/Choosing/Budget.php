@@ -28,12 +28,20 @@ final class Budget
     /** Plants that must be gained for shelves and fans to be put off. */
     private const A_PLANT = 1.0;
 
+    private const SURELY = 1e-6;
+
     private readonly SeasonCosting $costing;
 
     private readonly Choices $choices;
 
     /** @var array<array-key, list<string>> ways by crop */
     private array $ways = [];
+
+    /** @var array<string, float> at the checkout, by what is chosen */
+    private array $cash = [];
+
+    /** @var array<array-key, int> plants by crop */
+    private readonly array $wanted;
 
     /** @var array<string, SeasonCosting> of the season without what is left out */
     private array $without = [];
@@ -72,6 +80,7 @@ final class Budget
         foreach ($this->choices->methods as $crop => $ways) {
             $this->ways[$crop] = [...$ways, self::LEAVE];
         }
+        $this->wanted = array_column($season->crops, 'wanted', 'id');
     }
 
     /** Where plants would be missing for the limit, shelves and fans may be put off as well, if a plant fewer is missing then. */
@@ -154,7 +163,8 @@ final class Budget
             do {
                 $better = false;
                 foreach ($this->around($ways, $lights, $mats) as [$w, $l, $m]) {
-                    $found = $this->consider($w, $l, $m, 0, true);
+                    $found = $now !== null && ($this->leavesOutMore($w, $now) || $this->costsTooMuch($w, $l, $m, $now)) ? null
+                        : $this->consider($w, $l, $m, 0, true);
                     if ($found !== null && ($now === null || $this->closer($found, $now))) {
                         [$ways, $lights, $mats, $now, $better] = [$w, $l, $m, $found, true];
                     }
@@ -186,6 +196,36 @@ final class Budget
                 }
             }
         }
+    }
+
+    /**
+     * Within the limit nothing is better with more plants missing, and those of the crops left out are missing for certain: what leaves out
+     * too much need not be reckoned.
+     *
+     * @param  array<array-key, string>  $ways
+     */
+    private function leavesOutMore(array $ways, BudgetTotals $now): bool
+    {
+        return $now->within($this->limit, $this->forSeason)
+            && array_sum(array_intersect_key($this->wanted, array_flip(array_keys($ways, self::LEAVE, true)))) > $now->missing + self::SURELY;
+    }
+
+    /**
+     * Within the limit nothing beyond it is better, and beyond it nothing that is neither within it nor cheaper. What is paid at the checkout
+     * is known long before the rest.
+     *
+     * @param  array<array-key, string>  $ways
+     * @param  list<string>  $lights
+     * @param  list<string>  $mats
+     */
+    private function costsTooMuch(array $ways, array $lights, array $mats, BudgetTotals $now): bool
+    {
+        if ($this->forSeason) {
+            return false;
+        }
+        $cash = $this->cash[(string) json_encode([$ways, $lights, $mats])] ??= BudgetTotals::cash($this->books($ways, $lights, $mats)[0]);
+
+        return $cash > $this->limit + self::SURELY && ($now->within($this->limit, false) || $cash >= $now->cash);
     }
 
     /** Within the limit before beyond it; beyond it, nearer to it; within, better. */

@@ -23,6 +23,12 @@ final readonly class BudgetTotals
     {
     }
 
+    /** What is paid at the checkout; the quickest of the totals to know. */
+    public static function cash(SetupBooks $books): float
+    {
+        return (float) array_sum(array_column(ShoppingList::of($books), 'cost'));
+    }
+
     /** @param  int  $leftOut  plants of crops that are left out */
     public static function of(SetupBooks $books, SetupTotals $totals, int $leftOut): self
     {
@@ -37,8 +43,8 @@ final readonly class BudgetTotals
             };
         }
 
-        return new self((float) array_sum(array_column(ShoppingList::of($books), 'cost')), $missing, $totals->fillCost, $totals->hours,
-            $books->energy->bill());
+        return new self(self::cash($books), $missing, $totals->fillCost, $totals->hours,
+            $books->energy()->bill());
     }
 
     /** @param  bool  $season  the limit is for the whole season, electricity included */

@@ -43,7 +43,7 @@ final class MadeToFit
             return null;
         }
         $this->left = self::MOST;
-        $places = $this->costing->books($this->setup)->energy->places;
+        $places = $this->costing->books($this->setup)->energy()->places;
         $lights = $this->more($this->season->lights, $this->setup->lights, PlaceLoad::LIGHT, $places);
         $mats = $this->more($this->season->mats, $this->setup->mats, PlaceLoad::HEAT, $places);
         $setup = $this->setup->with(

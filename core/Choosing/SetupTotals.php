@@ -44,6 +44,6 @@ final readonly class SetupTotals
             $hours += Labour::hours($plan, $books->supplies->uses[$i]);
         }
 
-        return new self($cost, $hours, Crowding::of($books->energy)->days, count($books->plans) + count($books->bought));
+        return new self($cost, $hours, Crowding::of($books->energy())->days, count($books->plans) + count($books->bought));
     }
 }

@@ -49,7 +49,7 @@ final readonly class DeviceReport
             'mats' => $books->index->mats[$thing] ?? null,
             default => null,
         };
-        $energy = $row === null ? null : $books->energy->places[$row->place] ?? null;
+        $energy = $row === null ? null : $books->energy()->places[$row->place] ?? null;
         $order = $row === null ? false : array_search($thing, self::atPlace($books, $row), true);
         if ($row === null || $energy === null || $order === false) {
             return null;

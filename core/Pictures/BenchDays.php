@@ -41,7 +41,7 @@ final readonly class BenchDays
     public static function of(SetupBooks $books): array
     {
         $days = [];
-        foreach ($books->energy->places as $energy) {
+        foreach ($books->energy()->places as $energy) {
             if ($energy->load->peak(PlaceLoad::ALL) > 0.0) {
                 $days[] = self::place($energy, $books);
             }

@@ -150,8 +150,8 @@ final readonly class CropAccount
             end: self::day($stage->end),
             sites: $stage->sites,
             flats: $stage->flats,
-            light_kwh: $this->books->energy->stageKwh($stage, PlaceEnergy::LIGHT),
-            heat_kwh: $this->books->energy->stageKwh($stage, PlaceEnergy::HEAT),
+            light_kwh: $this->books->energy()->stageKwh($stage, PlaceEnergy::LIGHT),
+            heat_kwh: $this->books->energy()->stageKwh($stage, PlaceEnergy::HEAT),
         );
     }
 
@@ -172,7 +172,7 @@ final readonly class CropAccount
             Warning::Small->value => $plan->standsTooSmall(),
         ];
         foreach ($plan->stages as $i => $stage) {
-            $energy = $this->books->energy->places[$stage->place->id] ?? null;
+            $energy = $this->books->energy()->places[$stage->place->id] ?? null;
             $told[Warning::NoLight->value] = $told[Warning::NoLight->value] || ($stage->stage->light && $energy?->lit($stage) !== true);
             $told[Warning::NoMat->value] = $told[Warning::NoMat->value] || ($stage->stage->mat && $energy?->warmed($stage) !== true);
             $dose = $i === 0 ? null : $energy?->dose($stage);

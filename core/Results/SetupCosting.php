@@ -32,7 +32,7 @@ final readonly class SetupCosting
         $fill = new FillingTheList($crops, $books);
         // Plants somebody wants, of all grown crops together.
         [$low, $high] = $books->together->useful(Finish::LOW, Finish::HIGH);
-        $crowding = Crowding::of($books->energy);
+        $crowding = Crowding::of($books->energy());
         $shopping = ShoppingList::of($books);
         $lights = self::lights($books);
 
@@ -69,9 +69,9 @@ final readonly class SetupCosting
             crowded_days: $crowding->days,
             heads: $heads,
             kwh: [
-                'light' => $books->energy->kwh[PlaceEnergy::LIGHT],
-                'heat' => $books->energy->kwh[PlaceEnergy::HEAT],
-                'appliance' => $books->energy->kwh[PlaceEnergy::APPLIANCE],
+                'light' => $books->energy()->kwh[PlaceEnergy::LIGHT],
+                'heat' => $books->energy()->kwh[PlaceEnergy::HEAT],
+                'appliance' => $books->energy()->kwh[PlaceEnergy::APPLIANCE],
             ],
             places: $crowding->places,
             lights: $lights,

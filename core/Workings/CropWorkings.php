@@ -376,7 +376,7 @@ final readonly class CropWorkings
         }
         $parts = [];
         foreach ($this->plan->stages as $stage) {
-            $kwh = $this->books->energy->stageKwh($stage, $kind);
+            $kwh = $this->books->energy()->stageKwh($stage, $kind);
             if ($kwh > 0.0) {
                 $parts[] = Figures::number($kwh).' kWh';
                 $terms[] = new Term(

@@ -93,7 +93,7 @@ it('shows as many over-full days as the result counts', function () {
                     }
                 }
             }
-            expect(count($days))->toBe(Crowding::of($books->energy)->days);
+            expect(count($days))->toBe(Crowding::of($books->energy())->days);
         }
     }
 });

@@ -26,15 +26,15 @@ return [
     [
         'the peak without a crop: a day too late after it',
         'core/Books/PeakUse.php',
-        '$this->after[$to]',
-        '$this->after[$to + 1]',
+        '$after[$to]',
+        '$after[$to + 1]',
         'tests/Core/EdgesTest.php',
     ],
     [
         'the peak without a crop: a day too early before it',
         'core/Books/PeakUse.php',
-        '$this->before[$from - 1]',
-        '$this->before[$from - 2]',
+        '$before[$from - 1]',
+        '$before[$from - 2]',
         'tests/Core/EdgesTest.php',
     ],
     [
