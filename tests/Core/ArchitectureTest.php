@@ -52,3 +52,23 @@ it('reads neither clock nor environment in the core', function () {
         }
     }
 });
+
+it('tells of every package it needs what it is there for, and of none it does not', function () {
+    $root = dirname(__DIR__, 2);
+    $read = fn (string $file): array => json_decode((string) file_get_contents("{$root}/{$file}"), true);
+    [$php, $web] = [$read('composer.json'), $read('package.json')];
+    $needed = [...$php['require'], ...$php['require-dev'], ...$web['dependencies'], ...$web['devDependencies']];
+    $needed = array_filter(array_keys($needed), fn (string $name): bool => $name !== 'php' && ! str_starts_with($name, 'ext-'));
+    preg_match_all('/^\| ([^|]+) \|/m', (string) file_get_contents("{$root}/docs/dependencies.md"), $rows);
+    $told = array_merge(...array_map(fn (string $row): array => explode(', ', trim($row)), array_diff($rows[1], ['package', '---'])));
+    expect(array_values(array_diff($needed, $told)))->toBe([])->and(array_values(array_diff($told, $needed)))->toBe([]);
+});
+
+it('maps the trade\'s terms to classes that are there', function () {
+    $root = dirname(__DIR__, 2);
+    preg_match_all('#`(core/[\w/]+\.php)`#', (string) file_get_contents("{$root}/docs/glossary.md"), $named);
+    expect(count($named[1]))->toBeGreaterThan(25);
+    foreach ($named[1] as $file) {
+        expect(is_file("{$root}/{$file}"))->toBeTrue($file);
+    }
+});
