@@ -8,13 +8,12 @@ use Closure;
 use JollyPenny\Core\Books\SetupBooks;
 use JollyPenny\Core\Choosing\SetupTotals;
 use JollyPenny\Core\Planning\CropPlan;
-use JollyPenny\Core\Reckoning\Altered;
 use JollyPenny\Core\Results\CropAccount;
 use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Season\Crop;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
-use Throwable;
 
 /** The cheapest day on which a crop leaves the lamp and goes out, within a fortnight, raised as it is; no day that frost, cold or want of room forbids. */
 final readonly class LeavingDay
@@ -44,12 +43,12 @@ final readonly class LeavingDay
     {
         $costing = new SeasonCosting($season);
         $books = $costing->books($setup);
-        $altered = new Altered($season);
+        $totals = SetupTotals::of($books);
         $lit = array_values(array_filter($books->plans, fn (CropPlan $plan): bool => self::isLit($plan, $books)));
         $found = [];
         foreach ($lit as $i => $plan) {
             $progress === null ?: $progress($i, count($lit));
-            $found[] = self::of($plan, $costing, $books, $altered);
+            $found[] = self::of($plan, $costing, $books, $totals);
         }
         usort($found, fn (self $a, self $b): int => [$b->saves, $a->crop] <=> [$a->saves, $b->crop]);
 
@@ -67,9 +66,8 @@ final readonly class LeavingDay
         return false;
     }
 
-    private static function of(CropPlan $plan, SeasonCosting $costing, SetupBooks $books, Altered $altered): self
+    private static function of(CropPlan $plan, SeasonCosting $costing, SetupBooks $books, SetupTotals $totals): self
     {
-        $totals = SetupTotals::of($books);
         $told = (new CropAccount($books))->warnings($plan);
         $least = $plan->sowing->finish->enough - self::ODDS;
         $now = $plan->plantOutOn();
@@ -77,34 +75,34 @@ final readonly class LeavingDay
         $days = range(-self::DAYS, self::DAYS);
         usort($days, fn (int $a, int $b): int => abs($a) <=> abs($b));
         foreach ($days as $by) {
-            $edits = self::moved($plan, $by);
-            try {
-                $season = $altered->with($edits);
-                $other = (new SeasonCosting($season, $costing, ['crops']))->books(array_column($season->setups, null, 'id')[$books->setup->id]);
-            } catch (Throwable) {
+            $crop = self::moved($plan->crop, $by);
+            $other = (new SeasonCosting($costing->season->withCrop($crop), $costing, ['crops']))->books($books->setup);
+            $at = $other->grown[$crop->id] ?? null;
+            // What is quick to know comes first.
+            if ($at === null || $other->plans[$at]->sowing->finish->enough < $least) {
                 continue;
             }
             $then = SetupTotals::of($other);
-            $at = $other->grown[$plan->crop->id] ?? null;
-            if ($at === null || $then->crowdedDays > $totals->crowdedDays || $other->plans[$at]->sowing->finish->enough < $least
+            if ($then->crowdedDays > $totals->crowdedDays || $totals->fillCost - $then->fillCost <= $best->saves + self::SAME
                 || array_diff((new CropAccount($other))->warnings($other->plans[$at]), $told) !== []) {
                 continue;
             }
-            if ($totals->fillCost - $then->fillCost > $best->saves + self::SAME) {
-                $out = Day::ofNumber($other->plans[$at]->plantOutOn())->format();
-                $best = new self($plan->crop->id, $best->now, $out, $totals->fillCost - $then->fillCost, $edits);
-            }
+            $out = Day::ofNumber($other->plans[$at]->plantOutOn())->format();
+            $best = new self($crop->id, $best->now, $out, $totals->fillCost - $then->fillCost, self::edits($crop));
         }
 
         return $best;
     }
 
-    /** @return list<array{path: non-empty-list<string|int>, to: mixed}> */
-    private static function moved(CropPlan $plan, int $by): array
+    private static function moved(Crop $crop, int $by): Crop
     {
-        $crop = $plan->crop;
+        return $crop->sowOn === null ? $crop->with(plantOutOffsetDays: $crop->plantOutOffsetDays + $by) : $crop->with(sowOn: $crop->sowOn->plus($by));
+    }
 
-        return [$crop->sowOn === null ? ['path' => ['crops', $crop->id, 'plant_out_offset_days'], 'to' => $crop->plantOutOffsetDays + $by]
-            : ['path' => ['crops', $crop->id, 'sow_on'], 'to' => $crop->sowOn->plus($by)->format()]];
+    /** @return list<array{path: non-empty-list<string|int>, to: mixed}> that make the crop so */
+    private static function edits(Crop $crop): array
+    {
+        return [$crop->sowOn === null ? ['path' => ['crops', $crop->id, 'plant_out_offset_days'], 'to' => $crop->plantOutOffsetDays]
+            : ['path' => ['crops', $crop->id, 'sow_on'], 'to' => $crop->sowOn->format()]];
     }
 }
