@@ -68,13 +68,13 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
           No entries yet. <Link to={`/seasons/${id}/today`}>Begin with today’s jobs</Link>: one press each.
         </p>
       )}
-      <table className={s.log} data-part="log">
+      <table className={s.log} data-part="log" hidden={entries.length === 0}>
         <thead>
           <tr>
-            <th>day</th>
-            <th>what</th>
-            <th>crop</th>
-            <th>tray</th>
+            <th>Day</th>
+            <th>What</th>
+            <th>Crop</th>
+            <th>Tray</th>
             <th>
               <span className="hidden">Undo</span>
             </th>
@@ -135,8 +135,8 @@ function FromTable({ season }: { season: number }) {
     <section className={s.table} aria-labelledby="log-table" data-part="log-table">
       <h2 id="log-table">Read entries from a table</h2>
       <p>
-        A CSV with at least the columns <code>on</code> (the day, as 2027-04-08) and <code>kind</code>; the table above is an
-        example. Reading the same table twice adds nothing.
+        A CSV with at least the columns <code>on</code> (the day, as 2027-04-08) and <code>kind</code>. “As a table (CSV)” above
+        gives an example. Reading the same table twice adds nothing.
       </p>
       <input
         type="file"
