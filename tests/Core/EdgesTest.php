@@ -58,6 +58,7 @@ it('judges in the order of the rules, and at a tie for growing', function (float
 
 it('finds the peak of a single day beside a crop that falls away', function () {
     $uses = [[0, 5, 3.0], [5, 6, 9.0], [6, 10, 1.0]];
+    expect(PeakUse::of([[0, 5, 3.0], [2, 6, 4.0]])->peak)->toBe(7.0)->and(PeakUse::of([])->peak)->toBe(0.0);
     expect(PeakUse::of($uses)->without([[6, 10, 1.0]]))->toBe(9.0)->and(PeakUse::of($uses)->without([[0, 5, 3.0]]))->toBe(9.0);
 });
 

@@ -27,6 +27,8 @@ it('measures a box that is longer than wide', function () {
     expect(PotShape::litres($box))->toEqualWithDelta(0.9 * 1129.3333 * 0.016387064, 1e-4)
         ->and(PotShape::topArea($box))->toEqualWithDelta(24 * 8 * 0.00064516, 1e-9)
         ->and(PotShape::perFlat($box))->toBe(1)
+        // 16 by 8 cm: six in a row one way, three rows of three the other way.
+        ->and(PotShape::perFlat(new Measured(false, 160.0, 150.0, 90.0, 80.0, 70.0)))->toBe(9)
         // Eight by four inches: two rows of two one way, five in a row the other way.
         ->and(PotShape::perFlat(new Measured(false, 203.2, 180.0, 90.0, 101.6, 90.0)))->toBe(5);
 });

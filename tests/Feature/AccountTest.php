@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Gardens\Garden;
 use App\Mail\Mailbox;
+use App\Models\Price;
 use App\Models\Season;
 use App\Models\User;
 use App\Seasons\DemoSeason;
@@ -52,6 +53,17 @@ it('signs in and brings along what was typed in the trial garden', function () {
         ->toHaveCount(2)
         ->and(User::query()->find($trial))
         ->toBeNull();
+});
+
+it('brings along prices that the account does not know, and doubles none', function () {
+    $account = account();
+    [$trial] = gardener();
+    $keep = fn ($user, string $lines) => $this->actingAs($user)->postJson('/api/prices/table', ['file' => base64_encode("thing,price,date\n{$lines}"),
+        'currency' => 'USD', 'dates' => 'dmy', 'keep' => true])->assertOk();
+    $keep($account, "Perlite,18.40,2027-02-03\n");
+    $keep($trial, "Perlite,18.40,2027-02-03\nTwine,2.10,2027-02-04\n");
+    app(Garden::class)->bringAlong($trial, $account);
+    expect(Price::query()->where('user_id', $account->id)->orderBy('name')->pluck('name')->all())->toBe(['Perlite', 'Twine']);
 });
 
 it('leaves the untouched demo behind', function () {
@@ -170,7 +182,9 @@ it('gives out everything in one file', function () {
         ->and($file['seasons'][0]['history'][0])
         ->toMatchArray(['label' => 'how sure', 'undone' => false])
         ->and(json_encode($file))
-        ->not->toContain('argon2');
+        ->not->toContain('argon2')
+        ->and(array_column($file['seasons'], 'archived'))
+        ->toBe([false]);
 });
 
 it('deletes the account with all its data', function () {

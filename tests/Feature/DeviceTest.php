@@ -72,6 +72,35 @@ it('knows devices at things that are there, and of one\'s own seasons', function
     expect(Device::query()->where('season_id', $season->id)->count())->toBe(1);
 });
 
+it('keeps the first of two readings of one moment', function () {
+    [$user, $season] = gardener();
+    [$id, $token] = device($this->actingAs($user), $season->id);
+    $this->withToken($token)->postJson('/api/device/readings', ['readings' => [reading(9, 10.0), reading(9, 20.0)]])->assertOk();
+    expect(DB::table('readings')->where('device_id', $id)->pluck('value')->all())->toEqual([10.0]);
+});
+
+it('measures a mat by the air at its own place', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $state = $this->getJson("/api/seasons/{$season->id}")->json('season');
+    $mat = $state['mats'][0];
+    $elsewhere = array_values(array_filter($state['places'], fn (array $place): bool => $place['id'] !== $mat['place']))[0]['id'];
+    $tokens = [
+        'soil' => device($this, $season->id, ['kind' => 'soil', 'list' => 'mats', 'thing' => $mat['id']])[1],
+        'here' => device($this, $season->id, ['kind' => 'air', 'list' => 'places', 'thing' => $mat['place']])[1],
+        'there' => device($this, $season->id, ['kind' => 'air', 'list' => 'places', 'thing' => $elsewhere])[1],
+    ];
+    foreach (['soil' => 24.0, 'here' => 12.5, 'there' => 3.5] as $key => $value) {
+        foreach (array_chunk(range(0, 287), 96) as $some) {
+            $this->flushHeaders()->withToken($tokens[$key])->postJson('/api/device/readings', [
+                'readings' => array_map(fn (int $n): array => reading(10 * $n, $value), $some)])->assertOk();
+        }
+    }
+    $devices = $this->flushHeaders()->actingAs($user)->getJson("/api/seasons/{$season->id}/setups/bench/devices")->assertOk()->json('devices');
+    $soil = array_column($devices, null, 'kind')['soil'];
+    expect($soil['report']['offers'][0])->toMatchArray(['path' => ['mats', $mat['id'], 'lift_c'], 'real' => 11.5]);
+});
+
 it('tells days beside the plan and offers what was measured', function () {
     [$user, $season] = gardener();
     [, $token] = device($this->actingAs($user), $season->id);

@@ -57,6 +57,27 @@ it('takes columns mapped by hand where their headings say nothing', function () 
     expect(sendTable($this, $csv, ['map' => ['name' => 0, 'price' => 2]])->json('new'))->toBe(1);
 });
 
+it('tells shops apart, takes what costs nothing, and no pack that holds nothing', function () {
+    [$user] = gardener();
+    $this->actingAs($user);
+    $csv = "thing,shop,holds,unit,price,date\nPerlite,Corner,56,L,18.40,2027-02-03\nPerlite,Market,56,L,18.40,2027-02-03\n"
+        ."Saved pot,Neighbour,1,each,0,2027-02-03\nEmpty bag,Corner,0,L,3,2027-02-03\n";
+    expect(sendTable($this, $csv, ['keep' => true])->json())->toMatchArray(['rows' => 4, 'new' => 3, 'known' => 0, 'faulty' => 1])
+        ->and(sendTable($this, $csv)->json('faults.0'))->toMatchArray(['line' => 5]);
+});
+
+it('shows the newest 24 prices of a thing, and how many things are not on the page', function () {
+    [$user] = gardener();
+    $this->actingAs($user);
+    $days = array_map(fn (int $n): string => 'Perlite,'.(10 + $n / 100).','.date('Y-m-d', strtotime('2026-03-01') + 86400 * $n), range(1, 30));
+    $things = array_map(fn (int $n): string => "Thing {$n},3,2025-01-01", range(1, 203));
+    sendTable($this, "thing,price,date\n".implode("\n", [...$days, ...$things])."\n", ['keep' => true, 'dates' => 'dmy'])->assertOk();
+    $book = $this->getJson('/api/prices')->assertOk()->json();
+    $perlite = array_column($book['things'], null, 'name')['Perlite']['prices'];
+    expect($perlite)->toHaveCount(24)->and($perlite[0]['price'])->toEqual(10.07)->and($perlite[23]['price'])->toEqual(10.3)
+        ->and($book['things'])->toHaveCount(200)->and($book['more'])->toBeGreaterThan(0);
+});
+
 it('says what is wrong line by line, and takes the others', function () {
     [$user] = gardener();
     $this->actingAs($user);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Labels\QrCode;
 use App\Log\SmallPhoto;
 use App\Models\Photo;
 use JollyPenny\Core\Labels\LabelSheet;
@@ -84,10 +85,22 @@ it('draws each label where its sheet has it, to a sixth of a millimetre', functi
     preg_match('/Page size:\s+([\d.]+) x ([\d.]+)/', $size, $page);
     expect((float) $page[1] * 25.4 / 72)->toBeNear($sheet->paper_width_mm, 1e-3)->and((float) $page[2] * 25.4 / 72)->toBeNear($sheet->paper_height_mm, 1e-3);
     $off = fn (array $all, float $mm): float => min(array_map(fn (int $one): float => abs($one * 25.4 / 600 - $mm), $all));
+    // Nothing is printed where a label is gone.
+    [$first, $firstTop] = $sheet->corner(0);
+    $firstTop === $top ? expect($off($across, $first))->toBeGreaterThan(0.15, 'the used place') : expect($off($down, $firstTop))->toBeGreaterThan(0.15, 'the used place');
     expect($off($across, $left))->toBeLessThan(0.15, 'left')->and($off($across, min($left + $sheet->width_mm,
         $sheet->paper_width_mm)))->toBeLessThan(0.15, 'right')
         ->and($off($down, $top))->toBeLessThan(0.15, 'top')->and($off($down, $top + $sheet->height_mm))->toBeLessThan(0.15, 'bottom');
 })->with(array_column(LabelSheet::all(), 'id'));
+
+it('leaves a quiet margin around a code', function () {
+    // Four modules on every side: ISO/IEC 18004, 6.3.8.
+    $svg = QrCode::svg('http://plot.example/seasons/1/trays/D/1');
+    preg_match('/viewBox="0 0 (\d+) /', $svg, $box);
+    preg_match_all('/M(\d+) (\d+)h(\d+)/', $svg, $runs);
+    expect(min(array_map(intval(...), $runs[1])))->toBe(4)->and(min(array_map(intval(...), $runs[2])))->toBe(4)
+        ->and(max(array_map(fn (string $x, string $wide): int => (int) $x + (int) $wide, $runs[1], $runs[3])))->toBe((int) $box[1] - 4);
+});
 
 it('prints a code that opens the row on a phone, read back by a decoder, and our fonts', function () {
     [$user, $season] = gardener();
