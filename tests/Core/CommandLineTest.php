@@ -108,6 +108,7 @@ it('refuses with exit 2, nothing on standard output and a line a fault', functio
     'empty' => ['cost -', '', 'empty'],
     'prices that fall to nothing' => ["years {$small} --seasons 3 --price-rise -1", '', '--price-rise'],
     'prices that more than double' => ["years {$small} --seasons 3 --price-rise 1.01", '', '--price-rise'],
+    'more years than a limit is looked ahead' => ["budget {$small} --setup bench --limit 5 --seasons 11", '', '--seasons'],
     'a limit below nothing' => ["budget {$small} --setup bench --limit -0.01", '', '--limit'],
     'faults' => ['cost -', '{"format":"jolly-penny/season"}', '$.crops: "crops" is missing.'],
     'unknown set-up' => ["cost {$small} --setup bank", '', 'The file has: bench'],

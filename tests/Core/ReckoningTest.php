@@ -349,6 +349,9 @@ it('leans on what others of its like did, and weighs hours and what broke', func
     ];
     $beliefs = (new Beliefs($books, Logs::book($entries), []))->all();
     $by = array_column($beliefs, null, 'id');
+    // What is taken over is written as people would, to four places.
+    $taken = array_filter(array_column(array_merge(...array_column($beliefs, 'edits')), 'to'), is_float(...));
+    expect(count($taken))->toBeGreaterThan(10)->and(array_values(array_filter($taken, fn (float $to): bool => round($to, 4) !== $to)))->toBe([]);
     // Two tomatoes: a quarter of the other's seeds, no more than the packet's own twenty or six; off its own plan as far as the other was.
     [$copper, $sauce] = array_map(fn (string $id) => $books->plans[$books->grown[$id]], ['copper-kettle', 'sunday-sauce']);
     $seeds = fn ($plan, int $up, int $of): float => $of * $plan->method->seedsPerSite

@@ -22,7 +22,9 @@ final class Draw
     private const DROPPED = ['array_unique', 'array_values', 'array_filter', 'array_reverse', 'abs', 'round', 'trim'];
 
     /** Tests that go through a program or a page instead of naming the class. */
-    private const THROUGH = ['core/Cli' => 'tests/Core/CommandLineTest.php'];
+    private const THROUGH = [
+        'core/Cli' => 'tests/Core/CommandLineTest.php', 'core/Editing' => 'tests/Feature/BenchTest.php',
+    ];
 
     /** What follows the plan has rules, and tests, of its own (docs/after.md). */
     private const AFTER = '#^core/(Log|State|Tasks|Trays|Shed|Shopping|Reckoning|SowAgain|Trials|Labels|Devices)/#';
