@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Tests\Seasons;
 
 beforeEach(function () {
     $this->openList();
@@ -244,4 +246,28 @@ it('is edited on a phone', function () {
     $this->type('ink-pot.wanted', '5');
     $this->waitFor(fn () => str_contains(inLine($this, 'ink-pot', '[data-part="line-sow"]'), 'for 5') ?: null, 'five to be saved');
     expect($this->text('[data-part="till-moved"]'))->toContain('wanted, Ink Pot');
+});
+
+it('draws of two hundred crops those that are seen, and finds, chooses and walks through them all', function () {
+    $file = Seasons::demo();
+    $crops = array_map(fn (int $n): array => ['id' => "crop-{$n}", 'split' => null] + $file['crops'][$n % 12], range(1, 200));
+    $text = Seasons::json(['crops' => $crops, 'setups' => [['overrides' => []] + $file['setups'][0]]] + $file);
+    $this->season();
+    $id = $this->browser->executeAsyncScript('const done = arguments[1]; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN[^=]*=([^;]+)/)[1]);
+        fetch("/api/seasons", { method: "POST", headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },
+        body: JSON.stringify({ from: "file", text: arguments[0] }) }).then((answer) => answer.json()).then(({ id }) => done(id));', [$text]);
+    $this->visit("/seasons/{$id}/list");
+    $this->find('[data-crop="crop-1"]');
+    $drawn = fn (): int => count($this->browser->findElements(WebDriverBy::cssSelector('[data-line]')));
+    expect($drawn())->toBeLessThan(80);
+    // Down the column by keyboard, past what was drawn at first.
+    $this->click('input[name="crop-1.wanted"]');
+    for ($row = 0; $row < 60; $row++) {
+        $this->browser->switchTo()->activeElement()->sendKeys(WebDriverKeys::ARROW_DOWN);
+        $this->waitFor(fn () => $this->browser->switchTo()->activeElement()->getAttribute('name') === 'crop-'.($row + 2).'.wanted' ?: null, 'the next line');
+    }
+    expect($drawn())->toBeLessThan(80);
+    $this->click('input[aria-label="Choose all"]');
+    expect($this->text('[data-part="many"] b'))->toBe('200 crops');
+    expect($this->consoleErrors())->toBe([]);
 });

@@ -1,7 +1,17 @@
 const DAY = 86_400_000;
 
-const format = (date: string, options: Intl.DateTimeFormatOptions, us: boolean): string =>
-  new Intl.DateTimeFormat(us ? 'en-US' : 'en-GB', { ...options, timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
+/** Making one takes far longer than using it; a page has a handful of kinds. */
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+function format(date: string, options: Intl.DateTimeFormatOptions, us: boolean): string {
+  const name = `${us ? 'en-US' : 'en-GB'} ${options.month} ${options.day ?? ''}`;
+  let made = formats.get(name);
+  if (made === undefined) {
+    made = new Intl.DateTimeFormat(us ? 'en-US' : 'en-GB', { ...options, timeZone: 'UTC' });
+    formats.set(name, made);
+  }
+  return made.format(new Date(`${date}T00:00:00Z`));
+}
 
 /** "April 8" or "8 April": a day in the garden has no time zone. */
 export const day = (date: string | null | undefined, us = false): string =>

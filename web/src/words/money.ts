@@ -6,18 +6,28 @@ const SMALL: Record<string, string | undefined> = COINS;
 /** Decimals of a currency: 2 of dollars, none of yen. */
 export const places = (currency: string): number => (PLACES as Record<string, number>)[currency] ?? 2;
 
-const format = (currency: string, decimals: number): Intl.NumberFormat =>
-  new Intl.NumberFormat(LOCALE, {
-    style: 'currency',
-    currency,
-    currencyDisplay: 'narrowSymbol',
-    minimumFractionDigits: decimals,
-    maximumFractionDigits: decimals,
-  });
+/** Making one takes longer than drawing the rest of a cell; a page has a handful of kinds. */
+const formats = new Map<string, Intl.NumberFormat>();
+
+function format(currency: string, decimals: number): Intl.NumberFormat {
+  const name = `${currency} ${decimals}`;
+  let made = formats.get(name);
+  if (made === undefined) {
+    made = new Intl.NumberFormat(LOCALE, {
+      style: 'currency',
+      currency,
+      currencyDisplay: 'narrowSymbol',
+      minimumFractionDigits: decimals,
+      maximumFractionDigits: decimals,
+    });
+    formats.set(name, made);
+  }
+  return made;
+}
 
 /** Coins and their tenths. */
-const coins = (amount: number): string =>
-  amount.toLocaleString(LOCALE, { minimumFractionDigits: 1, maximumFractionDigits: 1, useGrouping: false });
+const TENTHS = new Intl.NumberFormat(LOCALE, { minimumFractionDigits: 1, maximumFractionDigits: 1, useGrouping: false });
+const coins = (amount: number): string => TENTHS.format(amount);
 
 /** Money to the penny; amounts too small for pennies to tell apart in coins and their tenths: $1.81, 69.1¢. */
 export function money(amount: number | null | undefined, currency: string, fine = false): string {

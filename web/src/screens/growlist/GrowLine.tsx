@@ -4,6 +4,7 @@ import type { Crop, CropPicture, CropResult } from '../../api/types';
 import { Cell } from '../../edit/Cell';
 import { boundsOf } from '../../edit/bounds';
 import { parseNumber, showNumber, showPrice } from '../../edit/numbers';
+import type { Measure } from '../../edit/SeenRows';
 import { parseText } from '../../edit/text';
 import type { SeasonActions } from '../../season/SeasonContext';
 import type { LineFacts } from '../../season/site';
@@ -28,6 +29,9 @@ interface Props {
   currency: string;
   us: boolean;
   year: number;
+  /** Its place in the whole list. */
+  row: number;
+  measure: Measure | undefined;
   /** Of its packet. */
   priceIsGuess: boolean;
   /** Another line of the list is the same variety. */
@@ -55,6 +59,8 @@ export const GrowLine = memo(function GrowLine({
   year,
   isRound,
   priceIsGuess,
+  row,
+  measure,
   open,
   chosen,
   toggle,
@@ -83,7 +89,14 @@ export const GrowLine = memo(function GrowLine({
           .join(', ');
   const age = line.age === 0 ? 'fresh' : `${line.age} yr old`;
   return (
-    <tr className={clsx(s.line, open ? s.lineOpen : undefined, chosen ? s.lineChosen : undefined)} data-line data-crop={crop.id}>
+    <tr
+      className={clsx(s.line, open ? s.lineOpen : undefined, chosen ? s.lineChosen : undefined)}
+      data-line
+      data-crop={crop.id}
+      ref={measure}
+      data-index={row}
+      aria-rowindex={row + 2}
+    >
       <td className={s.lineMark}>
         <input
           type="checkbox"

@@ -3,6 +3,7 @@ import { Fragment, useCallback, useDeferredValue, useEffect, useMemo, useRef, us
 import type { Crop } from '../../api/types';
 import { FieldsOf } from '../../edit/typed';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
+import { SeenRows } from '../../edit/SeenRows';
 import { useIsGuess } from '../../season/useIsGuess';
 import { factsOf } from '../../season/site';
 import { PlanningPage } from '../../shell/Page';
@@ -23,6 +24,10 @@ export function GrowListScreen() {
   const shown = useOnScreen();
   return <PlanningPage>{shown && <List shown={shown} />}</PlanningPage>;
 }
+
+const COLUMNS = 9;
+/** Of a line, as a rule, pixels. */
+const LINE_HEIGHT = 96;
 
 function List({ shown }: { shown: OnScreen }) {
   const store = useStore();
@@ -140,7 +145,7 @@ function List({ shown }: { shown: OnScreen }) {
       ) : lines.length === 0 ? (
         <p className="quiet">No crop here is like “{filter}”.</p>
       ) : (
-        <table className={s.grow} data-part="grow" data-grid>
+        <table className={s.grow} data-part="grow" data-grid aria-rowcount={lines.length + 1}>
           <thead>
             <tr>
               <th>
@@ -172,46 +177,56 @@ function List({ shown }: { shown: OnScreen }) {
               </th>
             </tr>
           </thead>
-          <tbody>
-            {lines.map(({ crop, reckoned, facts, result, picture: drawn }) => (
-              <Fragment key={crop.id}>
-                <GrowLine
-                  store={store}
-                  setup={setup.name}
-                  crop={crop}
-                  reckoned={reckoned}
-                  facts={facts}
-                  result={result}
-                  picture={drawn}
-                  currency={season.currency}
-                  us={season.units === 'us'}
-                  year={season.year}
-                  priceIsGuess={isGuess('seed_lots', facts.lot.id, 'packet_price')}
-                  isRound={(rounds.get(facts.lot.variety) ?? 0) > 1}
-                  open={open === crop.id}
-                  chosen={chosen.has(crop.id)}
-                  toggle={toggle}
-                  choose={choose}
-                />
-                {open === crop.id && (
-                  <tr className={s.panel} id={`panel-${crop.id}`}>
-                    <td colSpan={9}>
-                      <FieldsOf value={crop.id}>
-                        <CropPanel
-                          shown={shown}
-                          crop={crop}
-                          facts={facts}
-                          result={result}
-                          picture={drawn}
-                          close={() => setOpen(null)}
-                        />
-                      </FieldsOf>
-                    </td>
-                  </tr>
-                )}
-              </Fragment>
-            ))}
-          </tbody>
+          <SeenRows
+            count={lines.length}
+            height={LINE_HEIGHT}
+            columns={COLUMNS}
+            row={(at, measure) => {
+              const line = lines[at];
+              if (line === undefined) return null;
+              const { crop, reckoned, facts, result, picture: drawn } = line;
+              return (
+                <Fragment key={crop.id}>
+                  <GrowLine
+                    store={store}
+                    setup={setup.name}
+                    crop={crop}
+                    reckoned={reckoned}
+                    facts={facts}
+                    result={result}
+                    picture={drawn}
+                    currency={season.currency}
+                    us={season.units === 'us'}
+                    year={season.year}
+                    priceIsGuess={isGuess('seed_lots', facts.lot.id, 'packet_price')}
+                    isRound={(rounds.get(facts.lot.variety) ?? 0) > 1}
+                    open={open === crop.id}
+                    chosen={chosen.has(crop.id)}
+                    row={at}
+                    measure={measure}
+                    toggle={toggle}
+                    choose={choose}
+                  />
+                  {open === crop.id && (
+                    <tr className={s.panel} id={`panel-${crop.id}`}>
+                      <td colSpan={COLUMNS}>
+                        <FieldsOf value={crop.id}>
+                          <CropPanel
+                            shown={shown}
+                            crop={crop}
+                            facts={facts}
+                            result={result}
+                            picture={drawn}
+                            close={() => setOpen(null)}
+                          />
+                        </FieldsOf>
+                      </td>
+                    </tr>
+                  )}
+                </Fragment>
+              );
+            }}
+          />
         </table>
       )}
     </>

@@ -6,6 +6,7 @@ import { SetupPicker } from '../../shell/SetupPicker';
 import { money } from '../../words/money';
 import { FromWorkbook } from './FromWorkbook';
 import s from './ledger.module.css';
+import { SeenRows } from '../../edit/SeenRows';
 import { useLedger } from './useLedger';
 
 /** What the season costs, crop by crop and head by head, down to the coin. */
@@ -13,6 +14,9 @@ export function LedgerScreen() {
   const shown = useOnScreen();
   return <PlanningPage>{shown && <Book shown={shown} />}</PlanningPage>;
 }
+
+/** Of a row, as a rule, pixels. */
+const ROW_HEIGHT = 52;
 
 function Book({ shown }: { shown: OnScreen }) {
   const { id, season, setup, revision } = shown;
@@ -80,7 +84,7 @@ function Book({ shown }: { shown: OnScreen }) {
         <p className="empty">No crops yet: there is nothing to add up.</p>
       ) : (
         <div className={s.wide} role="region" aria-label="Crops by kind of cost" tabIndex={0}>
-          <table className={s.book} data-part="ledger">
+          <table className={s.book} data-part="ledger" aria-rowcount={data.rows.length + 2}>
             <thead>
               <tr>
                 <th scope="col">Crop</th>
@@ -94,26 +98,39 @@ function Book({ shown }: { shown: OnScreen }) {
                 <th scope="col">Cost each</th>
               </tr>
             </thead>
-            <tbody>
-              {data.rows.map((row) => (
-                <tr key={row.crop}>
-                  <th scope="row">
-                    {row.name}
-                    <small>{row.method ?? 'bought'}</small>
-                  </th>
-                  {data.heads.map(({ head, words: name }) => (
-                    <td key={head}>
-                      {cell(row.heads[head], head, `${name} of ${row.name}`, row.crop, row.method !== null && row.hours !== null)}
+            <SeenRows
+              count={data.rows.length}
+              height={ROW_HEIGHT}
+              columns={data.heads.length + 4}
+              row={(at, measure) => {
+                const row = data.rows[at];
+                if (row === undefined) return null;
+                return (
+                  <tr key={row.crop} ref={measure} data-index={at} aria-rowindex={at + 2}>
+                    <th scope="row">
+                      {row.name}
+                      <small>{row.method ?? 'bought'}</small>
+                    </th>
+                    {data.heads.map(({ head, words: name }) => (
+                      <td key={head}>
+                        {cell(
+                          row.heads[head],
+                          head,
+                          `${name} of ${row.name}`,
+                          row.crop,
+                          row.method !== null && row.hours !== null,
+                        )}
+                      </td>
+                    ))}
+                    <td className={s.sum}>
+                      {cell(row.cost, 'cost', `cost of ${row.name}`, row.crop, row.method !== null && row.hours !== null)}
                     </td>
-                  ))}
-                  <td className={s.sum}>
-                    {cell(row.cost, 'cost', `cost of ${row.name}`, row.crop, row.method !== null && row.hours !== null)}
-                  </td>
-                  <td>{row.useful === null ? '–' : row.useful.toFixed(1)}</td>
-                  <td>{row.per_finished === null ? '–' : money(row.per_finished, season.currency, true)}</td>
-                </tr>
-              ))}
-            </tbody>
+                    <td>{row.useful === null ? '–' : row.useful.toFixed(1)}</td>
+                    <td>{row.per_finished === null ? '–' : money(row.per_finished, season.currency, true)}</td>
+                  </tr>
+                );
+              }}
+            />
             <tfoot>
               <tr>
                 <th scope="row">Total</th>
