@@ -19,12 +19,20 @@ use JollyPenny\Core\Drafting\Things;
 use JollyPenny\Core\Energy\PhotonFlux;
 use JollyPenny\Core\Pictures\BenchDays;
 use JollyPenny\Core\Pictures\Till;
+use JollyPenny\Core\Potting\Potting;
 use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Results\SetupCosting;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Shed\Leftovers;
+use JollyPenny\Core\Simulating\Simulation;
 use JollyPenny\Core\Tasks\TaskKind;
 use JollyPenny\Core\Tasks\Tasks;
+use JollyPenny\Core\Units\Currency;
 use JollyPenny\Core\Units\MoneyWords;
+use JollyPenny\Core\Workings\BuyingWorkings;
+use JollyPenny\Core\Workings\CropWorkings;
+use JollyPenny\Core\Workings\Origins;
+use JollyPenny\Core\Years\YearsCosting;
 use Tests\Seasons;
 
 // Corners of the plan that no other test comes to.
@@ -225,4 +233,57 @@ it('knows seed that no crop of the season uses', function () {
     $season = Seasons::read($file);
     $left = array_column(Leftovers::of((new SeasonCosting($season))->books($season->setups[0]), []), null, 'id');
     expect([$left['lot']->served, $left['spare']->served])->toBe([true, false]);
+});
+
+it('lists pots in use and set-ups over the years as lists, whichever are left out', function () {
+    $season = Seasons::read(Seasons::demo());
+    $potting = Potting::of((new SeasonCosting($season))->books($season->setups[0]));
+    foreach (get_object_vars($potting) as $key => $value) {
+        is_array($value) && $value !== [] && is_object(reset($value)) ? expect(array_is_list($value))->toBeTrue($key) : null;
+    }
+    $years = (new YearsCosting($season, 2))->result($season->setups[2]->id)['setups'];
+    expect(array_is_list($years))->toBeTrue()->and($years)->toHaveCount(1);
+});
+
+it('knows no money that is used nowhere any more', function () {
+    $codes = array_column(Currency::all(), 'code');
+    // The mark went out of use in 2002 (from memory); the euro took its place.
+    expect($codes)->toContain('EUR', 'USD', 'JPY')->not->toContain('DEM')->not->toContain('FRF');
+});
+
+it('says that a number is from one\'s own test', function () {
+    $document = json_decode(Seasons::json(Seasons::demo()));
+    $lot = $document->seed_lots[0]->id;
+    expect((new Origins($document))->origin(['seed_lots', $lot, 'test']))->toBe(['test', null])
+        ->and((new Origins($document))->origin(['seed_lots', $lot, 'packed_for'])[0])->not->toBe('test');
+});
+
+it('explains heat that was credited, and the same plant grown', function () {
+    $season = Seasons::read(Seasons::demo());
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $credited = $same = 0;
+    foreach (SetupCosting::of($books)->crops as $crop) {
+        if (! $crop->grown) {
+            continue;
+        }
+        $terms = array_column((new CropWorkings($books, $crop))->of('cost')->terms, 'value');
+        expect(array_sum($terms))->toEqualWithDelta($crop->cost, 1e-6);
+        $credited += min($terms) < 0.0 ? 1 : 0;
+        if ($crop->buy_cost !== null) {
+            $same++;
+            $wanted = array_column($season->crops, 'wanted', 'id')[$crop->id];
+            expect((new BuyingWorkings($books, $crop))->of('same_each')->value)
+                ->toEqualWithDelta(($crop->cost + $crop->shortfallBought()) / $wanted, 1e-9);
+        }
+    }
+    expect($credited)->toBeGreaterThan(0)->and($same)->toBeGreaterThan(5);
+});
+
+it('says of the worst tenth of seasons how many were bad ones, and how many batches were lost', function () {
+    $season = Seasons::read(Seasons::demo());
+    $costing = new SeasonCosting($season);
+    $played = (new Simulation($costing->books($season->setups[0]), $costing->setup($season->setups[0])))->play(2000, 7);
+    // Of all seasons the bad ones are a part, and batches are lost 3 times in 100: of the worst more.
+    expect($played->made_bad['bad_season'])->toBeGreaterThan(0.3)->toBeLessThanOrEqual(1.0)
+        ->and($played->made_bad['mishaps'])->toBeGreaterThan(0.2);
 });
