@@ -9,7 +9,9 @@ use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Catalogue\SpeciesNames;
 use JollyPenny\Core\Cautions\Caution;
 use JollyPenny\Core\Cautions\CautionsFor;
+use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\MixAndMatch;
+use JollyPenny\Core\Choosing\Standing;
 use JollyPenny\Core\Devices\DeviceKind;
 use JollyPenny\Core\Devices\SimulatedMeter;
 use JollyPenny\Core\Drafting\Means;
@@ -23,6 +25,7 @@ use JollyPenny\Core\Potting\Potting;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Results\SetupCosting;
 use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Shed\HandCount;
 use JollyPenny\Core\Shed\Leftovers;
 use JollyPenny\Core\Simulating\Simulation;
 use JollyPenny\Core\Tasks\TaskKind;
@@ -33,6 +36,7 @@ use JollyPenny\Core\Workings\BuyingWorkings;
 use JollyPenny\Core\Workings\CropWorkings;
 use JollyPenny\Core\Workings\Origins;
 use JollyPenny\Core\Years\YearsCosting;
+use Tests\Logs;
 use Tests\Seasons;
 
 // Corners of the plan that no other test comes to.
@@ -286,4 +290,52 @@ it('says of the worst tenth of seasons how many were bad ones, and how many batc
     // Of all seasons the bad ones are a part, and batches are lost 3 times in 100: of the worst more.
     expect($played->made_bad['bad_season'])->toBeGreaterThan(0.3)->toBeLessThanOrEqual(1.0)
         ->and($played->made_bad['mishaps'])->toBeGreaterThan(0.2);
+});
+
+it('puts a set-up that supplies the list before one that does not, room or not', function () {
+    $file = Seasons::small();
+    // Nobody sells it, so that a set-up that buys has none; the other grows it on too little room.
+    $file['crops'][0]['nursery'] = [];
+    foreach ($file['places'] as $i => $place) {
+        $place['id'] !== 'room' ?: $file['places'][$i]['flats'] = 0.01;
+    }
+    $file['setups'][] = ['id' => 'none', 'method' => 'nursery'] + $file['setups'][0];
+    $season = Seasons::read($file);
+    [$crowded, $none] = array_map(fn ($setup): Standing => new Standing(new SeasonCosting($season), $setup), $season->setups);
+    expect([$crowded->qualifies(), $crowded->hasRoom(), $none->qualifies(), $none->hasRoom()])->toBe([false, false, false, true])
+        ->and($crowded->compare($none))->toBeLessThan(0)->and($none->compare($crowded))->toBeGreaterThan(0);
+});
+
+it('names for a crop the way that costs least, wherever it stands among the set-ups', function () {
+    $file = Seasons::small();
+    $file['crops'][0]['nursery'] = [];
+    $file['supplies'][] = ['id' => 'twine', 'name' => 'Twine', 'unit' => 'each', 'pack_price' => 5, 'pack_amount' => 1];
+    $file['methods'][] = ['id' => 'dear'] + $file['methods'][0];
+    $file['methods'][1]['extras'][] = ['supply' => 'twine', 'amount' => 1, 'per' => 'crop'];
+    [$cheap, $dear] = [$file['setups'][0], ['id' => 'dear', 'method' => 'dear'] + $file['setups'][0]];
+    foreach ([[$cheap, $dear], [$dear, $cheap]] as $setups) {
+        $costing = new SeasonCosting(Seasons::read(['setups' => $setups] + $file));
+        expect(Comparison::of($costing)->cheapest)->toBe(['lantern' => 'bench']);
+    }
+});
+
+it('takes from what is left the seeds that were written down, not the plan\'s', function () {
+    $file = Seasons::small();
+    $file['seed_lots'][0]['packets_owned'] = 1;
+    $season = Seasons::read($file);
+    $log = Logs::book([['2027-04-10', 'sown', ['crop' => 'lantern', 'count' => 2, 'seeds' => 7]]]);
+    $left = array_column(Leftovers::of((new SeasonCosting($season))->books($season->setups[0]), [], [], $log), null, 'id')['lot'];
+    expect($left->used)->toBe(7.0)->and($left->before - $left->used)->toBe($left->left);
+});
+
+it('lets a count of seed stand where only something else was written down after it', function () {
+    $file = Seasons::small();
+    $file['seed_lots'][0]['packets_owned'] = 1;
+    $season = Seasons::read($file);
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $log = Logs::book([['2027-04-10', 'sown', ['crop' => 'lantern', 'count' => 2, 'seeds' => 7]], ['2027-05-01', 'lost', ['crop' => 'lantern', 'count' => 1, 'cause' => 'gnats']]]);
+    $left = Leftovers::of($books, [], [], $log);
+    $seed = array_column($left, null, 'id')['lot'];
+    $count = new HandCount('seed', $seed->name, (int) $seed->packed_for, 5.0, Day::parse('2027-04-20'));
+    expect(array_column(HandCount::insteadOf($left, [$count], $books, [], $log), null, 'id')['lot']->left)->toBe(5.0);
 });

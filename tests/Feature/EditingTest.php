@@ -306,6 +306,7 @@ it('refuses what is no edit of a season', function (array $path, mixed $to) {
     expect(document($this, $season->id))->toEqual($before);
 })->with([
     'an id' => [['lights', 'led', 'id'], 'other'],
+    'an id that nothing names' => [['setups', 'kit', 'id'], 'other'],
     'a row under another id' => [
         ['lights', 'one'],
         [
