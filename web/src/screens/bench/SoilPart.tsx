@@ -38,7 +38,7 @@ export function SoilPart({ season, place }: { season: Season; place: BenchPlace 
                 <text x={0} y={y + 26} className={s.soilName}>
                   {varietyOf(season, wish.crop).slice(0, 19)}
                 </text>
-                <text x={WIDE - 4} y={y + 10} textAnchor="end">
+                <text x={WIDE - 4} y={y + 5} textAnchor="end">
                   {sentence(wish, season)}
                 </text>
                 <rect
