@@ -158,7 +158,10 @@ final class Catalogue
         return self::ofKind('gear');
     }
 
-    /** @return array<string, list<array{id: string, name: string, us_name: string, price: ?float, kind: ?string, dose_per_l: ?float, source: string}>> what can be put into a season, by list; US dollars */
+    /**
+     * @return array<string, list<array{id: string, name: string, us_name: string, price: ?float, kind: ?string, dose_per_l: ?float,
+     *   source: string}>> what can be put into a season, by list; US dollars
+     */
     public function things(): array
     {
         $things = [];
