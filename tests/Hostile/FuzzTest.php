@@ -7,7 +7,7 @@ use Tests\Hostile\Visitor;
 
 it('answers whatever is sent without failing, and leaves no season that cannot be opened', function () {
     $requests = (int) (getenv('JOLLY_REQUESTS') ?: 800);
-    $seed = (int) (getenv('JOLLY_SEED') ?: 20270408);
+    $seed = (int) (getenv('JOLLY_SEED') ?: random_int(1, 999_999));
     $fuzz = new Fuzz($seed);
     $visitor = new Visitor();
     $visitors = [$visitor];
