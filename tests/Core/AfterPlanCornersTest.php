@@ -144,3 +144,13 @@ it('needs feed from the first stage that is fed, and of each thing every crop th
     [$season, $costing] = smallSeason($file);
     expect((new FirstDays($costing->books($season->setups[0])))->day('supply', 'feed'))->toBeNull();
 });
+
+it('counts one by one only what some set-up raises one by one', function () {
+    $file = Seasons::small();
+    $log = fn (): LogBook => new LogBook([entryOf('sown', '2027-04-10', ['crop' => 'lantern', 'count' => 2, 'seeds' => 9]),
+        entryOf('up', '2027-04-20', ['crop' => 'lantern', 'count' => 5])]);
+    // Two cells cannot hold five; where every set-up buys the crop, nobody knows how it was sown.
+    expect($log()->inSeason(smallSeason($file)[0])->marked)->not->toBe([]);
+    $file['setups'][0]['method'] = 'nursery';
+    expect($log()->inSeason(smallSeason($file)[0])->marked)->toBe([]);
+});

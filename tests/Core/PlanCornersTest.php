@@ -9,6 +9,7 @@ use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Catalogue\SpeciesNames;
 use JollyPenny\Core\Cautions\Caution;
 use JollyPenny\Core\Cautions\CautionsFor;
+use JollyPenny\Core\Choosing\BudgetYears;
 use JollyPenny\Core\Choosing\Comparison;
 use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Choosing\Standing;
@@ -338,4 +339,9 @@ it('lets a count of seed stand where only something else was written down after 
     $seed = array_column($left, null, 'id')['lot'];
     $count = new HandCount('seed', $seed->name, (int) $seed->packed_for, 5.0, Day::parse('2027-04-20'));
     expect(array_column(HandCount::insteadOf($left, [$count], $books, [], $log), null, 'id')['lot']->left)->toBe(5.0);
+});
+
+it('looks no further ahead than ten years with a limit', function () {
+    $small = escapeshellarg(__DIR__.'/../fixtures/one-crop.json');
+    expect(jolly("budget {$small} --setup bench --limit 5 --seasons 11")[0])->toBe(2)->and(BudgetYears::MOST)->toBe(10);
 });

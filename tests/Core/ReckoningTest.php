@@ -98,6 +98,9 @@ it('believes what beta posteriors say, as a reference library has them', functio
     $came = 60 / $plan->sown->relative;
     expect($beliefs['germination']->believed)->toBeNear((20 * $plan->viability->value + $came) / (20 + 97), 1e-9)
         ->and($beliefs['germination']->edits[0]['to'])->toEqual((object) ['sown' => 97, 'sprouted' => (int) round($came)]);
+    // How much bad seasons share, to four places.
+    $luck = $beliefs['luck']->edits[0]['to'];
+    expect(round($luck, 4))->toBe($luck)->and($luck)->toEqualWithDelta($beliefs['luck']->believed, 5e-5);
     $whole = array_product(array_column($plan->method->stages, 'survival'));
     expect($beliefs['survival']->believed)->toBeNear((20 * $whole + 50) / (20 + 60), 1e-9)->and($beliefs['survival']->of)->toBe(60);
     $after = array_product(array_map(fn (array $edit): float => $edit['to'], $beliefs['survival']->edits));

@@ -140,6 +140,13 @@ it('says a plan in two steps that is no dearer than all at once, and none where 
             ->and($two->saves)->toBeNear($two->at_once_cost - $two->cost)->and($two->below)->toBeLessThanOrEqual($two->first + 1);
     }
     expect($sowings->inTwoSteps('red-whistle'))->toBeNull()->and($sowings->inTwoSteps('nobody'))->toBeNull();
+    // One plant of good seed, in dear mix: one cell is sown first, and all at once no more.
+    $one = Seasons::small();
+    $one['crops'][0]['wanted'] = 1;
+    $one['supplies'] = array_map(fn (array $row): array => ['pack_price' => 900] + $row, $one['supplies']);
+    $season = Seasons::read($one);
+    $two = (new Sowings(new SeasonCosting($season), $season->setups[0]))->inTwoSteps('lantern');
+    expect([$two->first, $two->at_once])->toBe([1, 1]);
     // More plants than are looked through for it, though somebody sells them.
     $many = Seasons::demo();
     $many['crops'][0]['wanted'] = 61;

@@ -51,10 +51,12 @@ it('works out what a measured pot holds and what a lamp gives, as long as nobody
     expect([round($pot['volume_l'], 4), round($pot['flats_per_unit'], 6)])->toEqual([$pot['volume_l'], $pot['flats_per_unit']]);
     $this->postJson("/api/seasons/{$season->id}/undo")->assertOk();
     expect($row('containers', 'yogurt')['volume_l'])->toEqual(0.4);
-    // A tray of 72 cells of 42 mm: six by twelve stand on a flat, so that the whole insert takes one.
+    // A tray of 72 cells of 42.3 mm: six by twelve stand on a flat, so that the whole insert takes one.
     $cells = array_column($this->getJson("/api/seasons/{$season->id}")->json('season.containers'), null, 'sites_per_unit')[72];
-    $change(['containers', $cells['id'], 'measured'], null, ['round' => false, 'rim_mm' => 42, 'base_mm' => 30, 'height_mm' => 45])->assertOk();
-    expect($row('containers', $cells['id'])['flats_per_unit'])->toEqualWithDelta(1.0, 1e-6);
+    $change(['containers', $cells['id'], 'measured'], null, ['round' => false, 'rim_mm' => 42.3, 'base_mm' => 30, 'height_mm' => 45])->assertOk();
+    expect($row('containers', $cells['id'])['flats_per_unit'])->toEqualWithDelta(1.0, 1e-6)
+        // 42.3² mm² to the square millimetre.
+        ->and($row('containers', $cells['id'])['top_area_m2'])->toBe(0.001789);
     // A box that is half as wide as long has its shorter sides beside the measures: half of the square's mix and of its place in a tray, in either order.
     $square = ['round' => false, 'rim_mm' => 80, 'base_mm' => 80, 'height_mm' => 100];
     $change(['containers', 'yogurt', 'measured'], null, $square)->assertOk();
