@@ -5,13 +5,15 @@ import { beforeEach, expect, it, vi } from 'vitest';
 const kept = new Map<string, { key: unknown; data: unknown }>();
 /** Resolves when the device has been read. */
 let read: () => void;
+/** What a device of somebody else's takes to be cleared. */
+let clearing = Promise.resolve();
 vi.mock('idb-keyval', () => ({
   createStore: () => null,
   entries: () => new Promise((resolve) => (read = () => resolve([...kept.entries()]))),
   setMany: (rows: [string, { key: unknown; data: unknown }][]) =>
     Promise.resolve(rows.forEach(([name, row]) => kept.set(name, row))),
   delMany: (names: string[]) => Promise.resolve(names.forEach((name) => kept.delete(name))),
-  clear: () => Promise.resolve(kept.clear()),
+  clear: () => clearing.then(() => kept.clear()),
 }));
 vi.mock('./logbox', () => ({ logbox: { forget: () => Promise.resolve() } }));
 vi.stubGlobal('__BUILD__', 'this');
@@ -47,4 +49,21 @@ it('shows what was kept, and forgets what another build has kept', async () => {
   expect(queries.getQueryData(['season', 7])).toEqual({ build: 'this' });
   expect(queries.getQueryData(['season', 8])).toBeUndefined();
   expect([...kept.keys()]).toEqual(['["season",7]']);
+});
+
+it('keeps what came while another garden was still being cleared from the device', async () => {
+  const { keepKnown } = await import('./known');
+  document.head.innerHTML = '<meta name="garden" content="mine">';
+  let cleared = () => {};
+  clearing = new Promise((resolve) => (cleared = resolve));
+  kept.set('["season",1]', { key: ['season', 1], data: 'of another' });
+  const queries = new QueryClient();
+  const keeping = keepKnown(queries);
+  await answer(queries, ['season', 7], { name: 'early' });
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  cleared();
+  await vi.waitFor(() => expect(kept.size).toBe(0));
+  read();
+  await keeping;
+  await vi.waitFor(() => expect([...kept.keys()]).toEqual(['["season",7]']));
 });

@@ -78,12 +78,13 @@ export async function leaveNothing(): Promise<void> {
 
 /** Shows what was known, and keeps what becomes known. Where the device keeps nothing, it goes without. */
 export async function keepKnown(queries: QueryClient): Promise<void> {
+  // Whatever comes from here on is kept, also while the device's store is still being made, cleared and read.
+  const started = Date.now();
   const garden = document.querySelector<HTMLMetaElement>('meta[name="garden"]')?.content ?? '';
   if (garden !== '' && garden !== localStorage.getItem(OWNER)) {
     await forgetKnown();
     localStorage.setItem(OWNER, garden);
   }
-  const started = Date.now();
   await restore(queries).catch(() => undefined);
   const changed = new Map<string, Query>();
   let timer: number | undefined;

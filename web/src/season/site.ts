@@ -41,3 +41,9 @@ export const varietyOf = (season: Season, crop: string): string => {
   const lot = season.crops.find(({ id }) => id === crop)?.lot;
   return season.seed_lots.find(({ id }) => id === lot)?.variety ?? crop;
 };
+
+/** What a packet is of: "Tomato". */
+export function speciesOf(season: Season, lot: string): string | undefined {
+  const species = season.seed_lots.find(({ id }) => id === lot)?.species;
+  return season.species.find(({ id }) => id === species)?.name;
+}

@@ -189,11 +189,16 @@ function Picture({ shown, grown, axis, sheet }: PartProps & { axis: Axis; sheet:
         return (
           <g key={crop.id} data-bars={crop.id}>
             <line x1={0} x2={sheet.width} y1={y + sheet.row} y2={y + sheet.row} className={s.rowLine} />
-            <text x={0} y={y + (folded ? 17 : sheet.row / 2 + 2)} className={s.rowName}>
+            <text x={0} y={y + (folded ? 17 : sheet.row / 2 - 3)} className={s.rowName}>
               {name.slice(0, 22)}
               {crop.anchor === 'first_frost' ? ', autumn' : ''}
               {crop.sow_on !== null ? ' ⊙' : ''}
             </text>
+            {!folded && (
+              <text x={0} y={y + sheet.row / 2 + 13} className={s.rowSpecies}>
+                {known.species?.name.toLowerCase()}
+              </text>
+            )}
             {folded && line.sow_on !== null && (
               <text x={sheet.width} y={y + 17} textAnchor="end">
                 {shortDay(line.sow_on, us)}

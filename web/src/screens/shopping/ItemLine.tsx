@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import type { NewPurchase, Purchase, Season, ShoppingItem } from '../../api/types';
+import { speciesOf } from '../../season/site';
 import { shortDay } from '../../words/dates';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
@@ -48,6 +49,7 @@ export function ItemLine({ season, item, bought, waiting, tick, save, remove }: 
   const packs = bought.reduce((sum, one) => sum + one.packs, 0);
   const done = packs >= item.packs;
   const why = packsFor(item, us);
+  const species = item.kind === 'seed' ? speciesOf(season, item.id) : undefined;
   return (
     <li className={clsx(s.item, done && s.done)} data-item={`${item.kind}-${item.id}`}>
       <label className={s.tick}>
@@ -59,6 +61,7 @@ export function ItemLine({ season, item, bought, waiting, tick, save, remove }: 
         />
         <span>
           <b>{item.name}</b>
+          {species !== undefined && <span className="quiet">, {species.toLowerCase()}</span>}
           <small>
             {why}
             {item.order_by !== null &&
