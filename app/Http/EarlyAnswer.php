@@ -17,8 +17,8 @@ use Throwable;
  */
 final readonly class EarlyAnswer
 {
-    /** Larger seasons are asked for by the code, bytes. */
-    private const MOST = 400_000;
+    /** Longer lists take the page too long: their code asks for them, and shows that it waits. */
+    private const MOST_CROPS = 60;
 
     public function __construct(private SeasonState $state)
     {
@@ -36,7 +36,7 @@ final readonly class EarlyAnswer
             $id = $this->shown($request, $lines);
             $season = $id === null ? null : $user->seasons()->find($id);
 
-            return $season === null ? [] : $this->of(KeptSeason::of($season), $lines, $request->getPreferredLanguage() ?? 'en');
+            return $season === null || $season->crops > self::MOST_CROPS ? [] : $this->of(KeptSeason::of($season), $lines, $request->getPreferredLanguage() ?? 'en');
         } catch (Throwable $e) {
             // The page can do without.
             report($e);
@@ -63,7 +63,7 @@ final readonly class EarlyAnswer
     private function of(KeptSeason $kept, array $lines, string $language): array
     {
         $state = (string) $this->state->answer($kept, null)->getContent();
-        $known = strlen($state) > self::MOST ? '{}' : '{"seasons":'.Json::of($lines)->getContent().",\"state\":{$state}}";
+        $known = '{"seasons":'.Json::of($lines)->getContent().",\"state\":{$state}}";
 
         return [
             'name' => $kept->file->name,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\ScreenFiles;
 use App\Models\Season;
 use JollyPenny\Core\Units\MoneyWords;
+use Tests\Seasons;
 
 it('gives whoever opens the page a garden with the demo season at once', function () {
     $answer = $this->get('/')->assertOk();
@@ -86,6 +87,19 @@ it('says nothing of seasons in pages that are about none, or about somebody else
     foreach ([[$user, '/account'], [$user, '/seasons'], [$user, '/seasons/999999999999999999/list'], [$other, "/seasons/{$season->id}/list"]] as [$who, $page]) {
         expect((string) $this->actingAs($who)->get($page)->assertOk()->getContent())->not->toContain('id="early"', 'id="known"');
     }
+});
+
+it('does not keep a page waiting for a long list', function () {
+    [$user] = gardener();
+    $file = Seasons::demo();
+    $grown = function (int $crops) use ($user, $file): string {
+        $file['crops'] = array_map(fn (int $n): array => ['id' => "crop-{$n}", 'split' => null] + $file['crops'][$n % 12], range(1, $crops));
+        $text = Seasons::json(['setups' => [['overrides' => []] + $file['setups'][0]]] + $file);
+        $id = $this->actingAs($user)->postJson('/api/seasons', ['from' => 'file', 'text' => $text])->assertCreated()->json('id');
+
+        return (string) $this->get("/seasons/{$id}/list")->assertOk()->getContent();
+    };
+    expect($grown(60))->toContain('id="early"')->and($grown(61))->not->toContain('id="early"');
 });
 
 it('names the files of a screen, without those every page has', function () {
