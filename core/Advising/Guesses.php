@@ -44,7 +44,7 @@ final readonly class Guesses
     {
         $books = $this->costing->books($this->setup);
         $inputs = array_values(array_filter(
-            (new Inputs($this->season, $this->setup, $books))->all(),
+            (new Inputs($this->season, $books))->all(),
             fn (array $input): bool => $input[3] === null && ($this->isGuess)($input[0]),
         ));
         // What is paid for whole plants and whole packs moves the answer more than what is spread over seasons.

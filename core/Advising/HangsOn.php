@@ -52,7 +52,7 @@ final readonly class HangsOn
      */
     public function levers(?Closure $progress = null): array
     {
-        $inputs = (new Inputs($this->season, $this->setup, $this->books))->all();
+        $inputs = (new Inputs($this->season, $this->books))->all();
         $planned = $this->costing->setup($this->setup);
         $levers = [];
         foreach ($inputs as $i => [$path, $name, $value, $chances]) {

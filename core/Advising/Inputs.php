@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Advising;
 
+use JollyPenny\Core\Books\Equipment;
 use JollyPenny\Core\Books\SetupBooks;
+use JollyPenny\Core\Season\Gear;
 use JollyPenny\Core\Season\Season;
-use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Season\ThingKind;
 use JollyPenny\Core\Sowing\TwoValues;
 
 /**
@@ -16,7 +18,7 @@ use JollyPenny\Core\Sowing\TwoValues;
  */
 final readonly class Inputs
 {
-    public function __construct(private Season $season, private Setup $setup, private SetupBooks $books)
+    public function __construct(private Season $season, private SetupBooks $books)
     {
     }
 
@@ -61,14 +63,27 @@ final readonly class Inputs
                 $container->singleUse ?: $add('containers', $container->id, 'life_seasons', "{$container->name}, seasons it lasts", $container->lifeSeasons);
             }
         }
-        foreach (['lights' => $this->setup->lights, 'mats' => $this->setup->mats] as $list => $ids) {
-            foreach ($ids as $id) {
-                $thing = $list === 'lights' ? $this->books->index->lights[$id] : $this->books->index->mats[$id];
-                $add($list, $id, 'watts', "{$thing->name}, its watts", $thing->watts);
-                $add($list, $id, 'price', "{$thing->name}, its price", $thing->price);
-                $add($list, $id, 'life_seasons', "{$thing->name}, seasons it lasts", $thing->lifeSeasons);
+        foreach ($season->trayware as $tray) {
+            if (isset($this->books->containers->trayware[$tray->id])) {
+                $add('trayware', $tray->id, 'price', "{$tray->name}, its price", $tray->price);
+                $add('trayware', $tray->id, 'life_seasons', "{$tray->name}, seasons it lasts", $tray->lifeSeasons);
             }
         }
+        $used = array_flip(array_map(fn (Equipment $item): string => "{$item->kind} {$item->id}", $this->books->equipment->items));
+        foreach (ThingKind::equipment() as $kind) {
+            $list = (string) $kind->list();
+            foreach ($kind->equipmentOf($season) as $thing) {
+                if (! isset($used["{$kind->value} {$thing->id}"])) {
+                    continue;
+                }
+                if (! $thing instanceof Gear) {
+                    $add($list, $thing->id, 'watts', "{$thing->name}, its watts", $thing->watts);
+                }
+                $add($list, $thing->id, 'price', "{$thing->name}, its price", $thing->price);
+                $add($list, $thing->id, 'life_seasons', "{$thing->name}, seasons it lasts", $thing->lifeSeasons);
+            }
+        }
+        $season->nurseryTripCost <= 0.0 || $offers === [] ?: $inputs[] = [['nursery_trip_cost'], 'a trip to the nursery', $season->nurseryTripCost, null];
         if ($season->electricity->rate > 0.0) {
             $inputs[] = [['electricity', 'rate'], 'a kWh', $season->electricity->rate, null];
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use JollyPenny\Core\Advising\Changes;
 use JollyPenny\Core\Advising\HangsOn;
+use JollyPenny\Core\Advising\Inputs;
 use JollyPenny\Core\Bench\Bench;
 use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Catalogue\SpeciesNames;
@@ -23,6 +24,7 @@ use JollyPenny\Core\Energy\PhotonFlux;
 use JollyPenny\Core\Pictures\BenchDays;
 use JollyPenny\Core\Pictures\Till;
 use JollyPenny\Core\Potting\Potting;
+use JollyPenny\Core\Reckoning\Beliefs;
 use JollyPenny\Core\Results\SeasonCosting;
 use JollyPenny\Core\Results\SetupCosting;
 use JollyPenny\Core\Season\Day;
@@ -344,4 +346,65 @@ it('lets a count of seed stand where only something else was written down after 
 it('looks no further ahead than ten years with a limit', function () {
     $small = escapeshellarg(__DIR__.'/../fixtures/one-crop.json');
     expect(jolly("budget {$small} --setup bench --limit 5 --seasons 11")[0])->toBe(2)->and(BudgetYears::MOST)->toBe(10);
+});
+
+/**
+ * Keys of the season file of a kind, by list: "lights.price".
+ *
+ * @return list<string>
+ */
+function keysOfKind(string ...$kinds): array
+{
+    $found = [];
+    $walk = function (mixed $node, array $path) use (&$walk, &$found, $kinds): void {
+        if (! is_array($node)) {
+            return;
+        }
+        in_array($node['x-kind'] ?? null, $kinds, true) && $found[] = implode('.', $path);
+        foreach ($node['properties'] ?? [] as $key => $part) {
+            $walk($part, [...$path, $key]);
+        }
+        array_map(fn (mixed $part) => $walk($part, $path), [$node['items'] ?? null, ...$node['anyOf'] ?? [], ...$node['oneOf'] ?? []]);
+    };
+    $walk(json_decode((string) file_get_contents(dirname(__DIR__, 2).'/core/Season/File/season.schema.json'), true), []);
+
+    return array_values(array_unique($found));
+}
+
+it('weighs every price, every watt and every year of what a season uses, but for those named here', function () {
+    $file = Seasons::demo();
+    $file['setups'][0]['appliances'] = array_column($file['appliances'], 'id');
+    $file['nursery_trip_cost'] = 6;
+    $season = Seasons::read($file);
+    $inputs = [];
+    foreach ($season->setups as $setup) {
+        foreach ((new Inputs($season, (new SeasonCosting($season))->books($setup)))->all() as [$path]) {
+            $inputs[] = implode('.', array_values(array_filter([$path[0], count($path) > 2 ? $path[2] : $path[1] ?? null])));
+        }
+    }
+    $not = [
+        // What one's own hour is worth, and for what plants are sold, is for oneself to say and moves nothing that is paid.
+        'hourly_value', 'crops.sale_price',
+        // Parts of the price of a kilowatt-hour, which is weighed whole.
+        'electricity.windows.rate', 'electricity.heat_credit.price_per_kwh',
+        // Soap and water: cents.
+        'containers.prep_cost_per_unit',
+    ];
+    $asked = array_diff([...keysOfKind('money', 'watts'), 'containers.life_seasons', 'trayware.life_seasons', 'lights.life_seasons',
+        'mats.life_seasons', 'gear.life_seasons'], $not);
+    expect($asked)->not->toBe([])->and(array_values(array_diff($asked, $inputs)))->toBe([]);
+});
+
+it('stretches every minute of a season when it took longer', function () {
+    $file = Seasons::demo();
+    foreach ($file['mixes'] as $i => $mix) {
+        $file['mixes'][$i]['minutes_per_l'] = 1.5;
+    }
+    $season = Seasons::read($file);
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $log = Logs::book([['2027-10-16', 'reading', ['job' => 'season-hours', 'amount' => 99.0, 'unit' => 'h']]]);
+    $edits = array_merge(...array_column((new Beliefs($books, $log, []))->all(), 'edits'));
+    $stretched = array_map(fn (array $edit): string => implode('.', array_filter($edit['path'], fn (mixed $key, int $at): bool => $at % 2 === 0, ARRAY_FILTER_USE_BOTH)),
+        $edits);
+    expect(array_values(array_diff(keysOfKind('minutes'), $stretched)))->toBe([]);
 });
