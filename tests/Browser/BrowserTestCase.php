@@ -159,8 +159,8 @@ abstract class BrowserTestCase extends TestCase
     public function openScreen(string $screen, int $width = 1280, int $height = 800): void
     {
         $this->visit("/seasons/{$this->season()}/{$screen}", $width, $height);
-        $settled = $this->waitFor(fn (): ?string => $this->browser->executeScript('const main = document.querySelector("main");
-            return main && main.getAttribute("aria-busy") !== "true" && main.innerText !== "" ? main.innerText : null'), 'the screen');
+        $settled = $this->waitFor(fn (): ?string => $this->browser->executeScript('const main = document.querySelector("#app main");
+            return main && (main.querySelector("h1") || /no such season/.test(main.innerText)) ? main.innerText : null'), 'the screen');
         if (str_contains($settled, 'There is no such season in your garden')) {
             fwrite(STDERR, "\nanother garden had been begun: {$this->path()}\n");
             $this->visit("/seasons/{$this->season()}/{$screen}", $width, $height);
