@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Season\Trial;
+use JollyPenny\Core\Season\TrialSide;
 use JollyPenny\Core\Trials\ExactTest;
 use JollyPenny\Core\Trials\TrialResult;
 use JollyPenny\Core\Trials\Trials;
@@ -57,4 +59,19 @@ it('decides by what lived where that is asked', function () {
     }
     $sides = trial($entries, 'lived')->sides;
     expect([$sides[0]['of'], $sides[0]['came'], $sides[1]['of'], $sides[1]['came']])->toBe([10, 9, 14, 5]);
+});
+
+it('counts for what a plant costs only crops that the set-up raises', function () {
+    // The crop that nobody raises is counted beside the other, and has no cost: what one costs is the other's alone.
+    $file = Seasons::small();
+    $file['crops'][] = ['id' => 'unraised', 'nursery' => []] + $file['crops'][0];
+    $file['setups'][0]['overrides'] = ['unraised' => 'nursery'];
+    $season = Seasons::read($file);
+    $result = (new SeasonCosting($season))->setup($season->setups[0]);
+    $trial = new Trial('t', 'Two and one', [new TrialSide('both', ['lantern', 'unraised']), new TrialSide('one', ['lantern'])]);
+    $season = $season->with(trials: [$trial]);
+    $log = Logs::book([['2027-04-10', 'sown', ['crop' => 'lantern', 'count' => 4, 'seeds' => 4]], ['2027-04-20', 'up', ['crop' => 'lantern', 'count' => 3]],
+        ['2027-04-10', 'sown', ['crop' => 'unraised', 'count' => 4, 'seeds' => 4]], ['2027-04-20', 'up', ['crop' => 'unraised', 'count' => 1]]]);
+    $sides = (new Trials($season, $log, $result))->results()[0]->sides;
+    expect($sides[0]['each'])->toEqualWithDelta($result->crops[0]->cost / $result->crops[0]->useful, 1e-9)->and($sides[1]['each'])->toEqual($sides[0]['each']);
 });
