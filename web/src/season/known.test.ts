@@ -24,6 +24,8 @@ const answer = (queries: QueryClient, key: unknown[], data: unknown) =>
 beforeEach(() => {
   kept.clear();
   localStorage.clear();
+  document.head.innerHTML = '';
+  clearing = Promise.resolve();
 });
 
 it('keeps what came while the device was still being read, and what comes after', async () => {
