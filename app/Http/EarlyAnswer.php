@@ -32,11 +32,14 @@ final readonly class EarlyAnswer
             return [];
         }
         try {
+            if (! $request->is('/', 'seasons/*')) {
+                return [];
+            }
             $lines = SeasonShelf::lines($user);
-            $id = $this->shown($request, $lines);
-            $season = $id === null ? null : $user->seasons()->find($id);
+            $season = $user->seasons()->find($this->shown($request, $lines) ?? 0);
+            $isQuick = $season !== null && $season->crops <= self::MOST_CROPS;
 
-            return $season === null || $season->crops > self::MOST_CROPS ? [] : $this->of(KeptSeason::of($season), $lines, $request->getPreferredLanguage() ?? 'en');
+            return $isQuick ? $this->of(KeptSeason::of($season), $lines, $request->getPreferredLanguage() ?? 'en') : [];
         } catch (Throwable $e) {
             // The page can do without.
             report($e);

@@ -93,7 +93,12 @@ export function ThingLine({ season, setup, alike, uses }: Props) {
             type="checkbox"
             name={name('owned')}
             checked={row.owned}
-            onChange={(event) => void save('owned', 'owned')(event.target.checked)}
+            onChange={(event) =>
+              store.apply(
+                ids.map((id) => ({ path: [list, id, 'owned'], to: event.target.checked })),
+                `owned, ${called}`,
+              )
+            }
           />{' '}
           {ids.length > 1 ? `all ${ids.length} already mine` : 'already mine'}
           <span className="hidden">: {called}</span>

@@ -19,7 +19,7 @@ interface Props {
 
 /** What lights, warms and moves the air at one place: every number where it stands, and what it comes to over the season. */
 export function Things({ shown: { season, setup }, place }: Props) {
-  const rows = alikeAt(season, place.id).map((alike) => ({
+  const rows = alikeAt(season, setup, place.id).map((alike) => ({
     alike,
     uses: place.things.filter(({ kind, id }) => kind === alike.list && alike.ids.includes(id)),
   }));

@@ -1,4 +1,4 @@
-import type { Path, Season } from '../../api/types';
+import type { Path, Season, Setup } from '../../api/types';
 
 const LISTS = ['lights', 'mats', 'appliances'] as const;
 export type List = (typeof LISTS)[number];
@@ -7,8 +7,8 @@ type Row = Season[List][number];
 /** Lamps bought together are called "Lamp", "Lamp 2", "Lamp 3". */
 const nameless = (name: string): string => name.replace(/ \d+$/, '');
 
-/** Everything that could tell two of them apart. */
-const looks = (row: Row): string => JSON.stringify({ ...row, id: null, name: nameless(row.name) });
+/** Everything that could tell two of them apart, also whether the set-up uses them. */
+const looks = (row: Row, isUsed: boolean): string => JSON.stringify({ ...row, id: null, name: nameless(row.name), isUsed });
 
 export interface Alike {
   list: List;
@@ -20,12 +20,12 @@ export interface Alike {
 }
 
 /** Lamps, mats and fans of one place; those that differ in nothing stand together. */
-export function alikeAt(season: Season, place: string): Alike[] {
+export function alikeAt(season: Season, setup: Setup, place: string): Alike[] {
   return LISTS.flatMap((list) => {
     const groups = new Map<string, Alike>();
     for (const row of season[list] as Row[]) {
       if (row.place !== place) continue;
-      const key = looks(row);
+      const key = looks(row, setup[list].includes(row.id));
       const group = groups.get(key);
       if (group) {
         group.ids.push(row.id);

@@ -23,23 +23,22 @@ export function PotMeasures({ pot, us }: { pot: Container; us: boolean }) {
   const narrow = narrowOf(pot);
   const shape = narrow ? 'box' : measured.round ? 'round' : 'square';
   const path = ['containers', pot.id];
-  const put = (next: Measured, sides: Narrow | null = narrow) => {
-    setDraft(next);
+  const edits = (next: Measured, sides: Narrow | null) => {
     const { narrow: before, ...others } = (pot.meta ?? {}) as { narrow?: Narrow };
     const meta = sides ? { ...others, narrow: sides } : others;
-    return store.change(
-      [
-        { path: [...path, 'measured'], to: next },
-        ...(sides === null && before === undefined ? [] : [{ path: [...path, 'meta'], to: meta }]),
-      ],
-      `measured, ${pot.name}`,
-    );
+    return [
+      { path: [...path, 'measured'], to: next },
+      ...(sides === null && before === undefined ? [] : [{ path: [...path, 'meta'], to: meta }]),
+    ];
   };
-  const choose = (to: string) =>
-    void put(
-      { ...measured, round: to === 'round' },
-      to === 'box' ? (narrow ?? { rim_mm: measured.rim_mm * HALF, base_mm: measured.base_mm * HALF }) : null,
-    );
+  const put = (next: Measured, sides: Narrow | null = narrow) => {
+    setDraft(next);
+    return store.change(edits(next, sides), `measured, ${pot.name}`);
+  };
+  const choose = (to: string) => {
+    const sides = to === 'box' ? (narrow ?? { rim_mm: measured.rim_mm * HALF, base_mm: measured.base_mm * HALF }) : null;
+    store.apply(edits({ ...measured, round: to === 'round' }, sides), `shape, ${pot.name}`);
+  };
   const side = (key: Side, label: string) => (
     <Length us={us} label={label} name={key} millimetres={measured[key]} save={(to) => put({ ...measured, [key]: to })} />
   );
