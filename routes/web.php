@@ -76,6 +76,7 @@ Route::prefix('api')
                 Route::post('copy', [SeasonController::class, 'copy']);
                 Route::put('archived', [SeasonController::class, 'archive']);
                 Route::put('currency', [SeasonController::class, 'currency']);
+                Route::put('kit', [SeasonController::class, 'kit']);
                 Route::get('file', [SeasonController::class, 'file'])->middleware(MayBeOlder::class);
                 Route::post('undo', [HistoryController::class, 'undo']);
                 Route::post('redo', [HistoryController::class, 'redo']);

@@ -165,6 +165,11 @@ final class OpenApiFile
                 'unknown' => ['type' => 'boolean', 'description' => 'nothing in the catalogue is it for certain'],
                 'nearest' => $list(self::object(['id' => $text, 'name' => $text])),
             ]),
+            'Kit' => self::object([
+                'lots' => ['type' => 'array', 'items' => ['type' => 'string'], 'description' => 'ids of its packets'],
+                'price' => ['type' => 'number', 'description' => 'money for all of them'],
+                'setup' => ['type' => ['string', 'null'], 'description' => 'the set-up on screen'],
+            ]),
             'NewCurrency' => self::object([
                 'to' => $text,
                 'rate' => ['type' => ['number', 'null'], 'description' => 'of the new money for one of the old; null keeps the numbers'],

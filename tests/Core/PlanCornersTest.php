@@ -16,6 +16,7 @@ use JollyPenny\Core\Choosing\MixAndMatch;
 use JollyPenny\Core\Choosing\Standing;
 use JollyPenny\Core\Devices\DeviceKind;
 use JollyPenny\Core\Devices\SimulatedMeter;
+use JollyPenny\Core\Drafting\Kit;
 use JollyPenny\Core\Drafting\Means;
 use JollyPenny\Core\Drafting\Schools;
 use JollyPenny\Core\Drafting\SeasonDraft;
@@ -408,3 +409,13 @@ it('stretches every minute of a season when it took longer', function () {
         $edits);
     expect(array_values(array_diff(keysOfKind('minutes'), $stretched)))->toBe([]);
 });
+
+it('shares the price of a kit by its packets to the last coin, and none with one\'s own seed', function (string $currency, float $price, array $shares) {
+    $document = (object) ['currency' => $currency, 'seed_lots' => [
+        (object) ['id' => 'a', 'seeds_per_packet' => 20], (object) ['id' => 'own', 'seeds_per_packet' => null], (object) ['id' => 'b', 'seeds_per_packet' => 30],
+        (object) ['id' => 'c', 'seeds_per_packet' => 9], (object) ['id' => 'another', 'seeds_per_packet' => 9],
+    ]];
+    $edits = Kit::edits($document, ['a', 'own', 'b', 'c', 'nobody'], $price);
+    expect(array_column(array_column($edits, 'path'), 1))->toBe(['a', 'b', 'c'])->and(array_column($edits, 'to'))->toEqual($shares)
+        ->and(Kit::edits($document, ['own'], $price))->toBe([]);
+})->with([['USD', 10.0, [3.34, 3.33, 3.33]], ['JPY', 1000.0, [334.0, 333.0, 333.0]], ['EUR', 0.0, [0.0, 0.0, 0.0]]]);

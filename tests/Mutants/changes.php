@@ -558,7 +558,7 @@ return [
     ['a box\'s shorter sides forgotten', 'core/Editing/GoesAlong.php', "in_array(\$keys[2], ['measured', 'meta'], true)", "\$keys[2] === 'measured'", 'tests/Feature/BenchTest.php'],
     ['a volume of one\'s own measured over', 'core/Editing/GoesAlong.php', "\$change->path->keys[2] === 'meta' && SameValue", 'false && SameValue', 'tests/Feature/BenchTest.php'],
     ['the peak of what is gone again', 'core/Books/PeakUse.php', '$peak = max($peak, $now += $step)', '$peak = max($peak, $step)', 'tests/Core/EdgesTest.php'],
-    ['a kit\'s odd coins lost', 'web/src/screens/growlist/kit.ts', '+ (n < coins % packets ? 1 : 0)', '', 'web/src/screens/growlist/kit.test.ts'],
+    ['one\'s own seed in a kit', 'core/Drafting/Kit.php', '&& ($row->seeds_per_packet ?? null) !== null', '', 'tests/Core/PlanCornersTest.php'],
     ['American words in a British garden', 'web/src/words/spelling.ts', "  us\n    ?", "  !us\n    ?", 'web/src/words/spelling.test.ts'],
     ['a test in which more come up than were sown', 'web/src/screens/growlist/parse.ts', 'sprouted <= sown', 'sprouted <= 100 * sown', 'web/src/screens/growlist/parse.test.ts'],
     ['a percent that is a whole', 'web/src/screens/growlist/parse.ts', 'percent.value / 100', 'percent.value', 'web/src/screens/growlist/parse.test.ts'],

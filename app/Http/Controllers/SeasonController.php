@@ -19,6 +19,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
+use JollyPenny\Core\Drafting\Kit;
 use JollyPenny\Core\Drafting\OtherCurrency;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Units\Currency;
@@ -131,6 +132,30 @@ final class SeasonController
         $edited = $editor->edit($id, "currency, {$input['to']}", fn (stdClass $document): array => isset($input['rate'])
             ? OtherCurrency::edits($document, $input['to'], (float) $input['rate'])
             : [['path' => ['currency'], 'to' => $input['to']]]);
+
+        return $this->state->answer($edited, $input['setup'] ?? null);
+    }
+
+    #[OA\Put(
+        path: '/api/seasons/{season}/kit',
+        operationId: 'kit',
+        summary: 'Packets bought together at one price: each bears its share, to the coin',
+        tags: ['Seasons'],
+    )]
+    #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Kit'))]
+    #[OA\Response(response: 200, description: 'The season', content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'))]
+    #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
+    public function kit(Request $request, SeasonEditor $editor, int $season): JsonResponse
+    {
+        $id = $this->gardener->seasonId($season);
+        $input = $request->validate([
+            'lots' => ['required', 'array', 'between:1,1000'],
+            'lots.*' => ['string', 'max:100'],
+            'price' => ['required', 'numeric', 'between:0,1000000000'],
+            'setup' => ['nullable', 'string'],
+        ]);
+        $edited = $editor->edit($id, 'a kit of packets', fn (stdClass $document): array => Kit::edits($document, $input['lots'], (float) $input['price']));
 
         return $this->state->answer($edited, $input['setup'] ?? null);
     }

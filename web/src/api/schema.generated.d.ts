@@ -882,6 +882,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Packets bought together at one price: each bears its share, to the coin */
+        put: operations["kit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/restore": {
         parameters: {
             query?: never;
@@ -3973,6 +3990,14 @@ export interface components {
                 name: string;
             }[];
         };
+        Kit: {
+            /** @description ids of its packets */
+            lots: string[];
+            /** @description money for all of them */
+            price: number;
+            /** @description the set-up on screen */
+            setup: string | null;
+        };
         NewCurrency: {
             to: string;
             /** @description of the new money for one of the old; null keeps the numbers */
@@ -6203,6 +6228,33 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewCurrency"];
+            };
+        };
+        responses: {
+            /** @description The season */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonState"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    kit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Kit"];
             };
         };
         responses: {

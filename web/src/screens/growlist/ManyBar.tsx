@@ -1,12 +1,11 @@
+import { answered, client } from '../../api/client';
 import { Select } from 'antd';
 import type { Crop, Path, Season, Setup } from '../../api/types';
 import { EditBounded, EditNumber } from '../../edit/EditNumber';
 import { boundsOf } from '../../edit/bounds';
-import { writing } from '../../edit/numbers';
 import { methodOptions } from '../../season/methods';
 import { useStore } from '../../season/SeasonContext';
 import { moneySign } from '../../words/money';
-import { shareOut } from './kit';
 import s from './growlist.module.css';
 
 interface Props {
@@ -74,13 +73,14 @@ export function ManyBar({ season, setup, chosen, clear }: Props) {
           before={moneySign(season.currency)}
           bounds={{ ...boundsOf('seed_lots.packet_price'), least: 0 }}
           value={packets.reduce((sum, { packet_price }) => sum + packet_price, 0)}
-          save={(kit) =>
-            store.change(
-              shareOut(kit, packets.length, writing.places).map((to, n) => ({
-                path: ['seed_lots', packets[n]?.id ?? '', 'packet_price'],
-                to,
-              })),
-              `kit of ${packets.length} packets`,
+          save={(price) =>
+            store.run(`kit of ${packets.length} packets`, () =>
+              answered(
+                client.PUT('/api/seasons/{season}/kit', {
+                  params: { path: { season: store.id } },
+                  body: { lots: packets.map(({ id }) => id), price, setup: setup.id },
+                }),
+              ),
             )
           }
         />
