@@ -15,12 +15,11 @@ const HALF = 0.5;
 
 const narrowOf = (pot: Container): Narrow | null => (pot.meta as { narrow?: Narrow } | undefined)?.narrow ?? null;
 
-/** A pot measured with a ruler: what it holds and how many stand in a tray follow from it. */
+/** A pot measured with a ruler: what it holds and how many stand in a tray follow from it, once a measure is typed. */
 export function PotMeasures({ pot, us }: { pot: Container; us: boolean }) {
   const store = useStore();
-  const [draft, setDraft] = useState(UNMEASURED);
-  const measured = pot.measured ?? draft;
-  const narrow = narrowOf(pot);
+  const [draft, setDraft] = useState<{ measured: Measured; narrow: Narrow | null }>({ measured: UNMEASURED, narrow: null });
+  const { measured, narrow } = pot.measured === null ? draft : { measured: pot.measured, narrow: narrowOf(pot) };
   const shape = narrow ? 'box' : measured.round ? 'round' : 'square';
   const path = ['containers', pot.id];
   const edits = (next: Measured, sides: Narrow | null) => {
@@ -31,13 +30,13 @@ export function PotMeasures({ pot, us }: { pot: Container; us: boolean }) {
       ...(sides === null && before === undefined ? [] : [{ path: [...path, 'meta'], to: meta }]),
     ];
   };
-  const put = (next: Measured, sides: Narrow | null = narrow) => {
-    setDraft(next);
-    return store.change(edits(next, sides), `measured, ${pot.name}`);
-  };
+  const put = (next: Measured, sides: Narrow | null = narrow) => store.change(edits(next, sides), `measured, ${pot.name}`);
   const choose = (to: string) => {
+    const next = { ...measured, round: to === 'round' };
     const sides = to === 'box' ? (narrow ?? { rim_mm: measured.rim_mm * HALF, base_mm: measured.base_mm * HALF }) : null;
-    store.apply(edits({ ...measured, round: to === 'round' }, sides), `shape, ${pot.name}`);
+    // A pot that nobody has measured keeps what it holds until somebody does.
+    if (pot.measured === null) setDraft({ measured: next, narrow: sides });
+    else store.apply(edits(next, sides), `shape, ${pot.name}`);
   };
   const side = (key: Side, label: string) => (
     <Length us={us} label={label} name={key} millimetres={measured[key]} save={(to) => put({ ...measured, [key]: to })} />
@@ -54,7 +53,7 @@ export function PotMeasures({ pot, us }: { pot: Container; us: boolean }) {
     );
   return (
     <div data-part="measure">
-      <h3>Measured with a ruler</h3>
+      <h2>Measured with a ruler</h2>
       <p>
         The pot is{' '}
         <SaidChoice
