@@ -321,7 +321,8 @@ final readonly class CropWorkings
         }
 
         return [
-            'Used once: what is filled, at its price. Durable: a season\'s share of the units needed beyond those owned, shared by cells or pots filled (trays by area and days).',
+            'Used once: what is filled, at its price. Durable: a season\'s share of the units needed beyond those owned, '
+                .'shared by cells or pots filled (trays by area and days).',
             Figures::sum($parts),
             $terms,
         ];

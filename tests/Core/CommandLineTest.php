@@ -116,7 +116,8 @@ it('refuses with exit 2, nothing on standard output and a line a fault', functio
 ]);
 
 it('takes a limit of nothing, and prices that fall or double', function () use ($small) {
-    foreach (["budget {$small} --setup bench --limit 0", "years {$small} --seasons 3 --price-rise -0.99", "years {$small} --seasons 3 --price-rise 1"] as $arguments) {
+    $years = "years {$small} --seasons 3";
+    foreach (["budget {$small} --setup bench --limit 0", "{$years} --price-rise -0.99", "{$years} --price-rise 1"] as $arguments) {
         [$code, , $err] = jolly($arguments);
         expect([$code, $err])->toBe([0, ''], $arguments);
     }

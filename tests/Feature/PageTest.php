@@ -84,7 +84,8 @@ it('keeps a name with marks of a page in it out of the page\'s own', function ()
 it('says nothing of seasons in pages that are about none, or about somebody else\'s', function () {
     [$user, $season] = gardener();
     [$other] = gardener();
-    foreach ([[$user, '/account'], [$user, '/seasons'], [$user, '/seasons/999999999999999999/list'], [$other, "/seasons/{$season->id}/list"]] as [$who, $page]) {
+    $pages = [[$user, '/account'], [$user, '/seasons'], [$user, '/seasons/999999999999999999/list'], [$other, "/seasons/{$season->id}/list"]];
+    foreach ($pages as [$who, $page]) {
         expect((string) $this->actingAs($who)->get($page)->assertOk()->getContent())->not->toContain('id="early"', 'id="known"');
     }
 });

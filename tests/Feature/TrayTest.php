@@ -87,7 +87,7 @@ it('draws each label where its sheet has it, to a sixth of a millimetre', functi
     $off = fn (array $all, float $mm): float => min(array_map(fn (int $one): float => abs($one * 25.4 / 600 - $mm), $all));
     // Nothing is printed where a label is gone.
     [$first, $firstTop] = $sheet->corner(0);
-    $firstTop === $top ? expect($off($across, $first))->toBeGreaterThan(0.15, 'the used place') : expect($off($down, $firstTop))->toBeGreaterThan(0.15, 'the used place');
+    expect($firstTop === $top ? $off($across, $first) : $off($down, $firstTop))->toBeGreaterThan(0.15, 'the used place');
     expect($off($across, $left))->toBeLessThan(0.15, 'left')->and($off($across, min($left + $sheet->width_mm,
         $sheet->paper_width_mm)))->toBeLessThan(0.15, 'right')
         ->and($off($down, $top))->toBeLessThan(0.15, 'top')->and($off($down, $top + $sheet->height_mm))->toBeLessThan(0.15, 'bottom');
