@@ -294,6 +294,11 @@ it('says of the worst tenth of seasons how many were bad ones, and how many batc
     // Of all seasons the bad ones are a part, and batches are lost 3 times in 100: of the worst more.
     expect($played->made_bad['bad_season'])->toBeGreaterThan(0.3)->toBeLessThanOrEqual(1.0)
         ->and($played->made_bad['mishaps'])->toBeGreaterThan(0.2);
+    // The crops that are short of most come first.
+    $lost = array_column($played->bad, 'lost');
+    $sorted = $lost;
+    rsort($sorted);
+    expect(count($lost))->toBeGreaterThan(2)->and($lost)->toBe($sorted)->and($lost[0])->toBeGreaterThan(end($lost));
 });
 
 it('puts a set-up that supplies the list before one that does not, room or not', function () {
