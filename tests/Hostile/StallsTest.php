@@ -78,23 +78,34 @@ it('lets a link for a new password be used once, though it is sent four times at
             break;
         }
     }
-    $statuses = $children = [];
     // Kept until the end: a visitor takes the cookies along when it goes.
     $four = array_map(fn () => clone $guest, range(0, 3));
-    foreach ($four as $n => $own) {
-        $child = pcntl_fork();
-        if ($child === 0) {
-            $asked = ['email' => $email, 'token' => $match[1], 'password' => "another long secret {$n}"];
-            [$status] = $own->send('POST', '/api/password/reset', (string) json_encode($asked));
-            file_put_contents(sys_get_temp_dir()."/jolly-reset-{$n}", (string) $status);
-            posix_kill(posix_getpid(), SIGKILL);
+    $reset = function (Visitor $own, int $n) use ($email, $match): int {
+        $asked = ['email' => $email, 'token' => $match[1], 'password' => "another long secret {$n}"];
+
+        return $own->send('POST', '/api/password/reset', (string) json_encode($asked))[0];
+    };
+    $atOnce = function () use ($four, $reset): array {
+        $children = [];
+        foreach ($four as $n => $own) {
+            $children[$n] = pcntl_fork();
+            if ($children[$n] === 0) {
+                file_put_contents(sys_get_temp_dir()."/jolly-reset-{$n}", (string) $reset($own, $n));
+                posix_kill(posix_getpid(), SIGKILL);
+            }
         }
-        $children[] = $child;
-    }
-    foreach ($children as $n => $child) {
-        pcntl_waitpid($child, $ended);
-        $statuses[] = (int) file_get_contents(sys_get_temp_dir()."/jolly-reset-{$n}");
-        unlink(sys_get_temp_dir()."/jolly-reset-{$n}");
+        $statuses = [];
+        foreach ($children as $n => $child) {
+            pcntl_waitpid($child, $ended);
+            $statuses[] = (int) file_get_contents(sys_get_temp_dir()."/jolly-reset-{$n}");
+            unlink(sys_get_temp_dir()."/jolly-reset-{$n}");
+        }
+
+        return $statuses;
+    };
+    // None of the four is let in where others have asked six times from this address in the same minute.
+    for ($until = microtime(true) + 70; array_unique($statuses = $atOnce()) === [429] && microtime(true) < $until;) {
+        sleep(5);
     }
     sort($statuses);
     // Used up, or asked too often from one address where other tests have asked just before.
