@@ -7,6 +7,7 @@ namespace JollyPenny\Core\Workings;
 use JollyPenny\Core\Catalogue\Catalogue;
 use JollyPenny\Core\Catalogue\Cell;
 use JollyPenny\Core\Catalogue\NotInCatalogue;
+use JollyPenny\Core\Drafting\GuessedAnswers;
 use JollyPenny\Core\Drafting\SeasonDraft;
 use stdClass;
 
@@ -80,12 +81,15 @@ final readonly class Origins
     }
 
     /**
-     * Whether nobody has looked at it yet: it is the catalogue's, or of a place whose temperatures were guessed.
+     * Whether nobody has looked at it yet: it is the catalogue's, of a place whose temperatures were guessed, or an answer nobody gave.
      *
      * @param  list<string|int>  $path
      */
     public function isGuess(array $path): bool
     {
+        if (in_array(implode('.', $path), GuessedAnswers::PATHS, true)) {
+            return GuessedAnswers::holds($this->document, implode('.', $path));
+        }
         if ($path[0] !== 'places') {
             return $this->origin($path)[0] === 'catalogue';
         }

@@ -436,7 +436,10 @@ abstract class BrowserTestCase extends TestCase
         $items = $this->browser->findElements(WebDriverBy::cssSelector('.ant-dropdown-menu-item'));
         $items[count($items) - 1]->click();
         $this->waitFor(fn () => $this->find('html')->getAttribute('data-scheme') !== $before ?: null, 'the other colours');
-        usleep(400_000);
+        // Half faded, its words are too pale, and it belongs to no part of the page.
+        $still = 'return document.querySelector(".ant-dropdown:not(.ant-dropdown-hidden)") === null
+            && ! document.getAnimations().some((one) => one.playState === "running" && one.effect.getTiming().iterations !== Infinity)';
+        $this->waitFor(fn () => $this->browser->executeScript($still) ?: null, 'the menu to go and the colours to settle');
     }
 
     /** @return list<string> messages of errors on the page's console */

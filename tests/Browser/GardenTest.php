@@ -52,6 +52,23 @@ it('begins a season by four questions, and shows what it costs and what is guess
         ->and($this->text('[data-crop="carrot"]'))->toContain('60');
 });
 
+it('answers after one question where the others are left to it, and counts those among the guesses', function () {
+    $this->visit('/begin');
+    $this->find('[data-question="1"]');
+    $this->browser->findElement(WebDriverBy::xpath('//button[contains(., "Guess for me")]'))->click();
+    $this->find('[data-question="4"] textarea')->sendKeys('12 tomatoes');
+    $this->find('[data-question="4"] button[type=submit]')->click();
+    $this->find('[data-part="guess-line"]');
+    $this->browser->findElement(WebDriverBy::linkText('See all'))->click();
+    $this->find('[data-guess="electricity.rate"]');
+    $this->find('[data-guess="last_frost"] button.plain')->click();
+    $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-guess="last_frost"]')) === [] ?: null, 'the frost to be right');
+    $rate = $this->find('[data-guess="electricity.rate"] input');
+    $rate->sendKeys([WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '0.29', WebDriverKeys::ENTER]);
+    $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-guess="electricity.rate"]')) === [] ?: null, 'the price to be one\'s own');
+    expect($this->consoleErrors())->toBe([]);
+});
+
 it('offers the next step where there is nothing yet', function () {
     $this->visit('/seasons');
     $file = tempnam(sys_get_temp_dir(), 'season').'.json';

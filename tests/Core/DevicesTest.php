@@ -38,6 +38,8 @@ it('says what a lamp draws, what it used by day beside the plan, and offers what
         // 36.4 W for 16 of 24 h, but for the two readings of a hundred that are missing.
         ->and($report->days[1]['kwh'])->toBeNear(36.4 * $lamp->hoursPerDay / 1000, 0.06)
         ->and($report->days[1]['planned'])->toBeNear($lamp->watts * $lamp->hoursPerDay / 1000);
+    // A lamp that is off most of the day draws when on what it draws when on.
+    expect(measured(DeviceKind::Meter, 36.4, 8, 5)->wattsOn())->toBeNear(36.4, 0.02);
     // As planned within three of a hundred there is nothing to tell; too few readings say nothing.
     expect(DeviceReport::of($books, DeviceKind::Meter, 'lights', $lamp->id, measured(DeviceKind::Meter, $lamp->watts, 16, 3), null)->offers)->toBe([])
         ->and((new Measured([[APRIL_9, 40.0]]))->wattsOn())->toBeNull()

@@ -3,9 +3,11 @@
 declare(strict_types=1);
 
 use JollyPenny\Core\Ledger\Ledger;
+use JollyPenny\Core\Ledger\LedgerInput;
 use JollyPenny\Core\Ledger\LedgerParts;
 use JollyPenny\Core\Ledger\TwoWayRounding;
 use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Season\Leftover;
 use JollyPenny\Core\Season\Season;
 use Tests\Seasons;
 
@@ -15,7 +17,7 @@ function ledgerSeasons(): array
     $demo = Seasons::demo();
     $gullsend = json_decode((string) file_get_contents(__DIR__.'/../../database/demo/gullsend.json'), true);
 
-    return array_map(Seasons::read(...), [$demo, $gullsend, [...$demo, 'currency' => 'JPY'], [...$demo, 'currency' => 'KWD'], [...$demo, 'charge_owned' => true]]);
+    return array_map(Seasons::read(...), [['hourly_value' => 14] + $demo, $gullsend, [...$demo, 'currency' => 'JPY'], [...$demo, 'currency' => 'KWD'], [...$demo, 'charge_owned' => true]]);
 }
 
 it('rounds a table so that rows, columns and the whole still add up, no figure by as much as a coin', function () {
@@ -63,9 +65,28 @@ it('adds up to the coin in every currency, and is never a coin from the costing'
                 expect($sum(array_map(fn ($row): float => $row->heads[$head], $ledger->rows)))->toBe($total);
             }
             expect($sum($ledger->totals))->toBe($ledger->cost)->and($sum(array_column($ledger->rows, 'cost')))->toBe($ledger->cost)
-                ->and(abs($ledger->cost - $result->cost))->toBeLessThan($coin * 1.000001);
+                ->and(abs($ledger->cost - $result->cost))->toBeLessThan($coin * 1.000001)
+                ->and($ledger->with_time)->toBeNear($ledger->cost + $result->hours * $season->hourlyValue, $coin);
+            $wanted = array_column($season->crops, 'wanted', 'id');
+            foreach ($ledger->rows as $n => $row) {
+                // Of bought plants all that were wanted are there; of one's own those that are of use.
+                expect($row->useful)->toEqual($row->method === null ? $wanted[$row->crop] : $result->crops[$n]->useful);
+            }
         }
     }
+});
+
+it('charges packs as what is left of them is treated', function () {
+    // By hand. 4 L of a 16 L bag at 8.00 are a quarter; where half a bag is charged as soon as any is needed, half.
+    $bag = fn (float $least, float $stock, Leftover $leftover): float => (new LedgerInput(['supplies', 'mix', 'pack_price'], 'Mix', 'Mix', 8.0,
+        holds: 16.0, need: 20.0 - 16.0, stock: $stock, least: $least, leftover: $leftover))->charge(8.0, 0.0);
+    expect($bag(0.0, 0.0, Leftover::Keep))->toBeNear(2.0)->and($bag(0.5, 0.0, Leftover::Keep))->toBeNear(4.0)
+        // Wasted packs are charged whole, but for what was there already.
+        ->and($bag(0.0, 0.0, Leftover::Waste))->toBeNear(8.0)->and($bag(0.0, 4.0, Leftover::Waste))->toBeNear(2.0);
+    // Half a packet of 30 seeds is there and 40 are needed: 15 at their price, and one packet more.
+    $seed = new LedgerInput(['seed_lots', 'leek', 'packet_price'], 'Seed', 'Leek', 3.0, holds: 30.0, need: 40.0, stock: 0.5, stockInPacks: true,
+        leftover: Leftover::Waste);
+    expect($seed->charge(3.0, 0.0))->toBeNear(1.5 + 3.0);
 });
 
 it('takes every cost apart into prices and puts it together again', function () {

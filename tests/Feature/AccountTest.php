@@ -8,8 +8,10 @@ use App\Models\Price;
 use App\Models\Season;
 use App\Models\User;
 use App\Seasons\DemoSeason;
+use Illuminate\Mail\Message;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
 
@@ -145,6 +147,7 @@ it('sends a link for a new password to the mailbox of this machine, good once', 
     $this->postJson('/api/password/forgot', ['email' => 'nobody@example.org'])->assertNoContent();
     $this->postJson('/api/password/forgot', ['email' => 'mossy@example.org'])->assertNoContent();
     $letter = app(Mailbox::class)->letters()[0];
+    expect($letter['text'])->toContain(url('/').'/new-password?email=mossy');
     expect($letter['to'])->toBe('mossy@example.org')->and(preg_match('/token=([0-9a-f]+)/', $letter['text'], $match))->toBe(1);
     config(['jolly.mailbox_word' => 'a word of the owner']);
     $this->get('/mailbox')->assertOk()->assertDontSee('new-password');
@@ -155,6 +158,18 @@ it('sends a link for a new password to the mailbox of this machine, good once', 
     $this->postJson('/api/password/reset', $reset)->assertNoContent();
     expect(Hash::check('another long secret', (string) $user->refresh()->password))->toBeTrue();
     $this->postJson('/api/password/reset', $reset)->assertStatus(422);
+});
+
+it('keeps the last fifty letters on this machine, and none where there is post', function () {
+    $send = fn (string $subject) => Mail::raw('Words.', fn (Message $mail) => $mail->to('mossy@example.org')->subject($subject));
+    foreach (range(1, 52) as $n) {
+        $send("Letter {$n}");
+    }
+    $letters = app(Mailbox::class)->letters();
+    expect($letters)->toHaveCount(50)->and($letters[0]['subject'])->toBe('Letter 52');
+    config(['jolly.mailbox' => false]);
+    $send('Letter 53');
+    expect(app(Mailbox::class)->letters()[0]['subject'])->toBe('Letter 52');
 });
 
 it('changes e-mail and password with the present password only', function () {

@@ -90,6 +90,20 @@ it('takes back all trays of one sowing', function () {
     expect($job()['done_on'])->toBeNull()->and(answers($this, $this->season, 'trays')['facts']['copper-kettle']['sites'])->toBe(0);
 });
 
+it('counts a crop sown thick in plants, wherever it is counted', function () {
+    $this->patchJson("/api/seasons/{$this->season->id}", ['changes' => [
+        ['path' => ['setups', 'bench', 'overrides', 'copper-kettle'], 'from' => null, 'to' => 'community']]])->assertOk();
+    $pots = array_sum(array_column(array_filter(array_merge(...array_column(answers($this, $this->season, 'trays')['trays'], 'runs')),
+        fn (array $run): bool => $run['crop'] === 'copper-kettle'), 'sites'));
+    writeDown($this, $this->season, 'sown', '2027-04-11', ['count' => 75, 'seeds' => 75, 'job' => 'copper-kettle-sow']);
+    writeDown($this, $this->season, 'up', '2027-04-21', ['count' => 62, 'job' => 'copper-kettle-germination']);
+    $again = $this->getJson("/api/seasons/{$this->season->id}/setups/bench/crops/copper-kettle/sow-again?on=2027-04-21")->assertOk()->json('again');
+    expect($pots)->toBeLessThan(62)
+        ->and(answers($this, $this->season, 'trays')['facts']['copper-kettle'])->toMatchArray(['seeds' => 75, 'up' => 62, 'up_of' => 75, 'alive' => 62])
+        ->and(array_column(answers($this, $this->season, 'today')['jobs'], 'counted', 'id')['copper-kettle-sow'])->toBe(75)
+        ->and($again)->toMatchArray(['up' => 62, 'of' => 75]);
+});
+
 it('leaves behind what was not sown', function () {
     $lot = 'tom-copper';
     $this->putJson("/api/seasons/{$this->season->id}/purchases/after-buy-1", ['kind' => 'seed', 'thing' => $lot, 'name' => 'Copper Kettle', 'packs' => 3, 'paid' => 11.85, 'on' => '2027-02-01'])->assertNoContent();

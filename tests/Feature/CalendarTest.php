@@ -152,7 +152,9 @@ it('gives a private address to subscribe to, until it is revoked', function () {
     $path = (string) parse_url($address, PHP_URL_PATH);
     expect($this->getJson("/api/seasons/{$season->id}/setups/bench/calendar")->json('feed'))->toBe($address);
     auth()->logout();
-    expect((string) $this->get($path)->assertOk()->getContent())->toContain('BEGIN:VEVENT');
+    // Nobody is busy all day for a sowing (RFC 5545, 3.8.2.7), and twice a day is often enough to look (RFC 7986, 5.7).
+    expect((string) $this->get($path)->assertOk()->getContent())->toContain('BEGIN:VEVENT')->toContain('TRANSP:TRANSPARENT')
+        ->toContain('REFRESH-INTERVAL;VALUE=DURATION:PT12H');
     $this->assertGuest();
     $this->actingAs($user);
     $new = (string) parse_url($this->putJson("/api/seasons/{$season->id}/setups/bench/feed")->json('address'), PHP_URL_PATH);

@@ -130,14 +130,19 @@ it('reads a changed workbook back, change by change, in both formats', function 
     $sheet = $book->getSheetByName(LedgerWorkbook::INPUTS);
     $line = array_search('supplies/starter/pack_price', array_column($sheet->toArray(), 0), true) + 1;
     $sheet->setCellValue("D{$line}", 9.25);
+    $lamp = array_search('lights/led/price', array_column($sheet->toArray(), 0), true) + 1;
+    $sheet->setCellValue("G{$lamp}", 11);
     $sheet->setCellValue(LedgerWorkbook::HOURLY, 14);
     IOFactory::createWriter($book, ucfirst($format))->save($file);
     $changes = $send()->assertOk()->json('changes');
-    expect(array_column($changes, 'to', 'label'))->toEqual(['An hour is worth' => 14.0, 'Seed-starting mix, 16 qt bag, price' => 9.25])
+    expect(array_column($changes, 'to', 'label'))->toEqual(['An hour is worth' => 14.0, 'Seed-starting mix, 16 qt bag, price' => 9.25,
+        'LED shop light, 4 ft, lasts, seasons' => 11.0])
         ->and($changes[1]['path'])->toBe(['supplies', 'starter', 'pack_price']);
     $this->patchJson("/api/seasons/{$season->id}", ['label' => 'from the workbook', 'changes' => array_map(
         fn (array $one): array => ['path' => $one['path'], 'from' => $one['from'], 'to' => $one['to']], $changes)])->assertOk();
-    expect($send()->assertOk()->json('changes'))->toBe([]);
+    expect($send()->assertOk()->json('changes'))->toBe([])
+        // What was uploaded was read, and is gone.
+        ->and(glob(storage_path('app/uploads/*')))->toBe([]);
 })->with(['xlsx', 'ods']);
 
 it('says so where a file is no workbook', function (string $content) {

@@ -36,6 +36,9 @@ it('keeps each entry once however often it is sent, and says what it cannot keep
     expect(array_column($this->getJson($url)->json('entries'), 'stands', 'id'))->toBe(['phone-one-00001' => true,
         'phone-one-00002' => false, 'phone-one-undo1' => false]);
     expect(Season::query()->find($season->id)->revision)->toBe(1);
+    // Of two corrections of one entry the later stands, be it by a thousandth of a second.
+    $this->postJson($url, ['entries' => [upEntry(11, ['at' => '2027-04-22T10:00:00.250Z'])]]);
+    expect($this->getJson($url)->json('entries.3.at'))->toBe('2027-04-22T10:00:00.250000Z');
     // Two years away is near enough, as the season's own dates are.
     $far = $this->postJson($url, ['entries' => [upEntry(8, ['on' => '2025-04-21']), upEntry(9, ['on' => '2029-04-21']), upEntry(10, ['on' => '2030-04-21'])]]);
     expect(array_column($far->json('refused'), 'id'))->toBe(['phone-one-00010']);

@@ -38,6 +38,13 @@ it('keeps a season as it is', function (array $file) {
     'no crops' => [fn () => ['crops' => []] + Seasons::small()],
 ]);
 
+it('keeps whole prices prices, and what is empty empty', function () {
+    $document = json_decode(Seasons::json(Seasons::small()));
+    $document->meta = json_decode('{"price":3.0,"count":3,"object":{},"list":[]}');
+    $season = SeasonShelf::keep(User::query()->create(['trial' => true]), $document);
+    expect(Season::query()->findOrFail($season->id)->document->meta)->toEqual($document->meta)->price->toBe(3.0)->count->toBe(3);
+});
+
 it('keeps generated seasons as they are', function () {
     for ($seed = 1; $seed <= 40; $seed++) {
         [$before, $after] = roundTrip((new SeasonGenerator($seed))->season());

@@ -115,6 +115,11 @@ it('leaves a count made by hand as it is, unless something was used or bought la
     $this->travelTo('2027-06-01');
     $this->postJson('/api/shed', $seed)->assertOk();
     expect($left('seed', $crop->lot))->toMatchArray(['left' => 17, 'known' => 'counted']);
+    // What was thrown out since is no count any more.
+    $item = array_column($this->getJson('/api/shed')->json('items'), 'id', 'name')[$lot['name']];
+    $this->patchJson("/api/shed/{$item}", ['gone' => 'mouldy'])->assertOk();
+    expect($left('seed', $crop->lot)['known'])->not->toBe('counted');
+    $this->patchJson("/api/shed/{$item}", ['back' => true])->assertOk();
     // Another crop's sowing uses no seed of this packet; its own does.
     $write('entry-0002', '2027-06-20', ['kind' => 'note', 'note' => 'hot']);
     expect($left('seed', $crop->lot)['known'])->toBe('counted');

@@ -69,6 +69,22 @@ it('says every fault of a file, and makes nothing of it', function (string $text
     'empty' => ['', 'text'],
 ]);
 
+it('counts an answer that was left to the program as a guess until it is typed over or said to be right', function () {
+    $this->actingAs(account());
+    $id = $this->postJson('/api/seasons', ['from' => 'answers', 'last_frost' => '2027-05-15', 'rate' => 0.18, 'have' => [],
+        'guessed' => ['last_frost', 'electricity.rate'], 'list' => "12 tomatoes\n4 basil"])->assertStatus(201)->json('id');
+    $setup = $this->getJson("/api/seasons/{$id}")->json('season.setups.0.id');
+    $guessed = fn (): array => array_map(fn (array $one): string => implode('.', $one['path']),
+        $this->getJson("/api/seasons/{$id}/setups/{$setup}/guesses")->assertOk()->json('guesses'));
+    // Every date hangs on the frost, so it stands first.
+    expect($guessed()[0])->toBe('last_frost')->and($guessed())->toContain('electricity.rate');
+    $edit = fn (array $path, mixed $from, mixed $to) => $this->patchJson("/api/seasons/{$id}", ['changes' => [compact('path', 'from', 'to')]])->assertOk();
+    $edit(['electricity', 'rate'], 0.18, 0.31);
+    expect($guessed())->toContain('last_frost')->not->toContain('electricity.rate');
+    $edit(['meta'], ['guess' => ['last_frost' => '2027-05-15', 'electricity.rate' => 0.18]], ['guess' => ['electricity.rate' => 0.18]]);
+    expect($guessed())->not->toContain('last_frost')->not->toContain('electricity.rate');
+});
+
 it('refuses answers that cannot be', function (array $input) {
     [$user] = gardener();
     $this->actingAs($user)

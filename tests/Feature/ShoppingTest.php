@@ -26,6 +26,10 @@ it('keeps what was bought once, however often it is sent, and takes it back', fu
         ->and($state['shopping']['paid'])->toBeNear(7.49)
         ->and($state['shopping']['planned'])->toBeNear($before['planned'])
         ->and($state['shopping']['over'])->toBeNear(7.49 - $item['planned']);
+    // In the order in which things were bought, whichever was typed first.
+    $this->putJson("{$url}/purchases/token-0002", ofStarter(['on' => '2027-02-20']))->assertNoContent();
+    expect(array_column($this->getJson("{$url}/setups/bench/shopping")->json('purchases'), 'id'))->toBe(['token-0002', 'token-0001']);
+    $this->deleteJson("{$url}/purchases/token-0002")->assertNoContent();
     $this->deleteJson("{$url}/purchases/token-0001")->assertNoContent();
     $this->deleteJson("{$url}/purchases/token-0001")->assertNoContent();
     expect($this->getJson("{$url}/setups/bench/shopping")->json('shopping'))->toBe($before);

@@ -72,7 +72,7 @@ it('draws each label where its sheet has it, to a sixth of a millimetre', functi
     $file = (string) tempnam(sys_get_temp_dir(), 'labels');
     file_put_contents($file, $pdf);
     // The first place was said to be gone; the next is the second of the first row.
-    [$left, $top] = $sheet->corner(1);
+    [$left, $top] = [$sheet->left_mm + $sheet->width_mm + $sheet->gap_x_mm, $sheet->top_mm];
     $dots = fn (float $mm): int => (int) round($mm * 600 / 25.4);
     try {
         $size = printed('pdfinfo '.escapeshellarg($file));
@@ -128,6 +128,18 @@ it('prints a code that opens the row on a phone, read back by a decoder, and our
         ->and(count(array_filter(explode("\n", trim($images)))))->toBeLessThanOrEqual(2);
 });
 
+it('writes the days as people there write them, and says which seed is one\'s own', function (string $units, string $days) {
+    [$user, $season] = gardener();
+    $this->actingAs($user)->patchJson("/api/seasons/{$season->id}", ['changes' => [['path' => ['units'], 'from' => 'us', 'to' => $units]]]);
+    $file = (string) tempnam(sys_get_temp_dir(), 'labels');
+    file_put_contents($file, $this->get("/api/seasons/{$season->id}/setups/bench/labels.pdf?sheet=a4_99x38&trays=D")->assertOk()->getContent());
+    $words = printed('pdftotext -layout '.escapeshellarg($file).' -');
+    unlink($file);
+    expect(preg_match($days, $words))->toBe(1, $words)
+        // Of five rows one has seed of one's own: what is not marked is bought.
+        ->and(substr_count($words, 'own seed'))->toBe(1);
+})->with([['us', '/out (Mar|Apr|May|Jun) \d/'], ['metric', '/out \d+ (Mar|Apr|May|Jun)/']]);
+
 it('refuses sheets that do not exist', function (string $query) {
     [$user, $season] = gardener();
     $this->actingAs($user)->getJson("/api/seasons/{$season->id}/setups/bench/labels.pdf?{$query}")->assertStatus(422);
@@ -168,9 +180,12 @@ it('keeps pictures small, upright, and without the place they were taken at', fu
         ->and(str_contains($kept, 'Exif'))->toBeFalse()
         ->and(imagecolorat($image, 320, 100) >> 16)->toBeGreaterThan(200)->and(imagecolorat($image, 320, 1200) >> 16)->toBeLessThan(60)
         ->and($this->getJson("/api/seasons/{$season->id}/log")->json('photos'))->toHaveCount(1);
+    $this->putJson(str_replace('0001', '0002', $url), $body)->assertNoContent();
+    $this->putJson(str_replace('0001', '0003', $url), [...$body, 'on' => '2027-04-02'])->assertNoContent();
+    expect(array_column($this->getJson("/api/seasons/{$season->id}/log")->json('photos'), 'id'))->toBe(['picture-0003', 'picture-0001', 'picture-0002']);
     $this->actingAs($other)->get($url)->assertNotFound();
     $this->actingAs($user)->deleteJson($url)->assertNoContent();
-    expect(Photo::query()->count())->toBe(0);
+    expect(Photo::query()->count())->toBe(2);
 });
 
 it('refuses what is no picture', function (string $bytes) {

@@ -10,6 +10,7 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use JollyPenny\Core\Advising\FirstList;
 use JollyPenny\Core\Catalogue\PriceLevel;
+use JollyPenny\Core\Drafting\GuessedAnswers;
 use JollyPenny\Core\Drafting\PastedLine;
 use JollyPenny\Core\Drafting\Starter;
 use JollyPenny\Core\Season\Day;
@@ -44,6 +45,8 @@ final class NewSeasonRequest extends FormRequest
             'currency' => ['nullable', 'in:'.implode(',', array_keys(PriceLevel::all()))],
             'metric' => ['nullable', 'boolean'],
             'have' => ['nullable', 'array'],
+            'guessed' => ['nullable', 'array'],
+            'guessed.*' => ['in:'.implode(',', GuessedAnswers::PATHS)],
             'list' => ['nullable', 'string', 'max:20000'],
             'have.*' => ['in:'.implode(',', array_keys(Starter::THINGS))],
         ];
@@ -103,6 +106,9 @@ final class NewSeasonRequest extends FormRequest
         $document = Starter::season(Text::in($this, 'name') ?: 'Spring '.$frost->year(), $frost, $this->float('rate'),
             Text::in($this, 'currency') ?: 'USD', $this->boolean('metric'), $have,
             $this->filled('first_frost') ? Day::parse(Text::in($this, 'first_frost')) : null, $this->boolean('frostless'));
+        /** @var list<string> $guessed */
+        $guessed = array_values((array) $this->input('guessed', []));
+        GuessedAnswers::mark($document, $guessed);
         $this->asked = FirstList::add($document, Text::in($this, 'list'));
 
         return $document;

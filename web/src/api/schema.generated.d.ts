@@ -4564,6 +4564,7 @@ export interface components {
             currency?: string;
             metric?: boolean;
             have?: string[];
+            guessed?: string[];
             /** @description the first grow list, as people write it */
             list?: string;
         };

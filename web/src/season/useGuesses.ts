@@ -20,6 +20,12 @@ export function useGuesses(shown: OnScreen | null, ranked: boolean, enabled = tr
 /** The changes that say a guess is right as it stands. */
 export function knownNow(shown: OnScreen, path: Path): { path: Path; to: unknown }[] {
   const [list, id, key] = path as [string, string, string];
+  if (key === undefined) {
+    // An answer about the whole season: the season's own meta has what was put in for it.
+    const { guess, ...meta } = (shown.season.meta ?? {}) as { guess?: Record<string, unknown> };
+    const left = Object.entries(guess ?? {}).filter(([one]) => one !== path.join('.'));
+    return [{ path: ['meta'], to: { ...meta, ...(left.length > 0 && { guess: Object.fromEntries(left) }) } }];
+  }
   const rows = (shown.season as unknown as Record<string, { id: string; meta?: Record<string, unknown> }[]>)[list] ?? [];
   const { guess, ...meta } = rows.find((row) => row.id === id)?.meta ?? {};
   const known = Array.isArray(meta.known) ? (meta.known as string[]) : [];

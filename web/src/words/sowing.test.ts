@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import type { CropLine, CropResult, Method } from '../api/types';
-import { certainty, sowingLine, sowingSentence, verdictWords } from './sowing';
+import { certainty, count, plural, sowingLine, sowingSentence, verdictWords } from './sowing';
 
 const crop = {
   grown: true,
@@ -29,6 +29,20 @@ it('says of many in one pot how many pots', () => {
 it('tells what is wrong where it cannot be raised', () => {
   expect(sowingSentence({ ...crop, grown: false, warnings: ['too_cold'] }, method, 6, 'cell')).toContain('too cold');
   expect(sowingSentence({ ...crop, grown: false, method: 'nursery' }, method, 6, 'cell')).toBe('You buy this one.');
+});
+
+it('counts past the words it has, and of nothing too', () => {
+  const trays = (n: number) => `${count(n)} ${plural(n, 'tray')}`;
+  expect([0, 1, 2, 7, 8, 13, 14, 120].map(trays)).toEqual([
+    'no trays',
+    'one tray',
+    'two trays',
+    'seven trays',
+    'eight trays',
+    '13 trays',
+    '14 trays',
+    '120 trays',
+  ]);
 });
 
 it('never promises everything', () => {

@@ -24,6 +24,9 @@ const QUESTIONS: (keyof Answers)[][] = [
   ['list'],
 ];
 
+/** Where the answers to the first two stand in the season. */
+const DECIDES = ['last_frost', 'electricity.rate'];
+
 /** A new garden: four questions, one at a time, each with a picture of what it decides; then the first answer. */
 export function BeginScreen() {
   const { data, error } = useCatalogue();
@@ -44,8 +47,18 @@ function Questions({ levels }: { levels: PriceLevel[] }) {
   const [query, setQuery] = useSearchParams();
   const number = Math.min(QUESTIONS.length, Math.max(1, Number(query.get('question')) || 1));
   const start = useStart();
+  /** Straight to the list: what has not been asked is put in as it was guessed, and counted among the guesses to check. */
+  const guessOn = (from: number) => {
+    form.setFieldValue('guessed', DECIDES.slice(from - 1));
+    keep(form.getFieldsValue(true));
+    setQuery({ question: String(QUESTIONS.length) });
+  };
   const onward = async () => {
     await form.validateFields(QUESTIONS[number - 1]);
+    form.setFieldValue(
+      'guessed',
+      given.guessed.filter((path) => path !== DECIDES[number - 1]),
+    );
     if (number < QUESTIONS.length) setQuery({ question: String(number + 1) });
     else start.mutate({ ...initial, ...form.getFieldsValue(true) });
   };
@@ -95,6 +108,11 @@ function Questions({ levels }: { levels: PriceLevel[] }) {
         <Button htmlType="submit" type="primary" size="large" loading={start.isPending}>
           {number < QUESTIONS.length ? 'Next' : 'Show me the answer'}
         </Button>
+        {number < QUESTIONS.length && (
+          <Button type="text" onClick={() => guessOn(number)}>
+            Guess for me, I write my list
+          </Button>
+        )}
         {number > 1 ? (
           <Button type="text" onClick={() => setQuery({ question: String(number - 1) })}>
             Back

@@ -9,6 +9,8 @@ export interface Answers {
   currency: string;
   metric: boolean;
   have: string[];
+  /** Where answers stand that were left to the program. */
+  guessed: string[];
   list: string;
 }
 
@@ -27,6 +29,7 @@ const guessed = (levels: PriceLevel[]): Answers => {
     currency: levels.find(({ regions }) => regions.includes(region))?.currency ?? 'USD',
     metric: !INCHES.includes(region),
     have: [],
+    guessed: [],
     list: '',
   };
 };

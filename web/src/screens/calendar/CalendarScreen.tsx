@@ -10,6 +10,7 @@ import { SetupPicker } from '../../shell/SetupPicker';
 import { useNarrow } from '../../shell/useNarrow';
 import { day, shortDay } from '../../words/dates';
 import { warningWords } from '../../words/sowing';
+import { parseDate } from '../../edit/text';
 import { parseMaybeDate } from '../growlist/parse';
 import { Bars, ROW, type Mark } from './Bars';
 import { Crowding } from './Crowding';
@@ -71,8 +72,6 @@ function Days({ shown }: { shown: OnScreen }) {
     );
   }
   const axis = axisFor(shown, sheet);
-  const parseFrost = (typed: string) =>
-    typed === '' ? { ok: false as const, why: 'Give the date of your last frost.' } : parseMaybeDate(typed);
   return (
     <>
       <div className="list-head">
@@ -98,7 +97,7 @@ function Days({ shown }: { shown: OnScreen }) {
           type="date"
           value={season.last_frost}
           show={String}
-          parse={parseFrost}
+          parse={parseDate}
           save={(to) => store.change([{ path: ['last_frost'], to }], 'last frost')}
         />
         <HabitsPart season={season} />

@@ -3,16 +3,13 @@ import type { Season } from '../../api/types';
 import { CurrencyPart } from './CurrencyPart';
 import { EditNumber } from '../../edit/EditNumber';
 import { EditText } from '../../edit/EditText';
-import type { Parsed } from '../../edit/useDraft';
+import { parseDate } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
-import { day, isDate } from '../../words/dates';
+import { day } from '../../words/dates';
 import { money, moneySign } from '../../words/money';
 import { parseMaybeDate } from './parse';
 import { NurseryPart } from './NurseryPart';
 import s from './growlist.module.css';
-
-const parseDate = (typed: string): Parsed<string> =>
-  isDate(typed) ? { ok: true, value: typed } : { ok: false, why: 'Type a date, for example 2027-05-15.' };
 
 /** What the whole season hangs on, folded away in a sentence. */
 export function SeasonFacts({ season }: { season: Season }) {

@@ -1,15 +1,12 @@
 import type { Parsed } from '../../edit/useDraft';
 import { parseNumber } from '../../edit/numbers';
-import { isDate } from '../../words/dates';
+import { parseDate } from '../../edit/text';
 
 export const parseSeeds = (typed: string): Parsed<number> => parseNumber(typed, { least: 1, most: 1_000_000, whole: true });
 
 /** A date, or nothing. */
 export function parseMaybeDate(typed: string): Parsed<string> {
-  const text = typed.trim();
-  return text === '' || isDate(text)
-    ? { ok: true, value: text }
-    : { ok: false, why: 'Type a date as year-month-day, for example 2027-04-08.' };
+  return typed.trim() === '' ? { ok: true, value: '' } : parseDate(typed);
 }
 
 /** A share as percent, or nothing. */

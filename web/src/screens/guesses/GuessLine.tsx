@@ -3,6 +3,8 @@ import type { Path, Shapes } from '../../api/types';
 import type { FieldName } from '../../api/fields.generated';
 import { EditInUnit } from '../../edit/EditInUnit';
 import { EditNumber } from '../../edit/EditNumber';
+import { EditText } from '../../edit/EditText';
+import { parseDate } from '../../edit/text';
 import { useStore, type OnScreen } from '../../season/SeasonContext';
 import { knownNow } from '../../season/useGuesses';
 import { money } from '../../words/money';
@@ -21,16 +23,25 @@ const AFTER: Record<string, string> = { watts: 'W', life_seasons: 'seasons' };
 export function GuessLine({ guess, shown }: { guess: Guess; shown: OnScreen }) {
   const store = useStore();
   const path = guess.path as Path;
-  const [list, id, key] = path as [string, string, string];
-  const field = `${list}.${key}` as FieldName;
+  const [list, id, key] = path as [string, string, string | undefined];
+  const field = `${list}.${key ?? id}` as FieldName;
   // A room's new temperature is no guess any more, whatever it is; a price that differs from the catalogue's needs no word.
   const along = list === 'places' ? knownNow(shown, path) : [];
   const change = (to: number | null) => store.change([{ path, to }, ...along], guess.name);
-  const own = { label: upper(guess.name), name: `guess-${list}-${id}-${key}`, after: AFTER[key] };
+  const own = { label: upper(guess.name), name: `guess-${path.join('-')}`, after: AFTER[key ?? ''] };
   return (
     <li className={s.guess} data-part="guess-line" data-guess={path.join('.')}>
       <div>
-        {guess.value === null ? (
+        {list === 'last_frost' ? (
+          <EditText<string>
+            {...own}
+            type="date"
+            value={shown.season.last_frost}
+            show={String}
+            parse={parseDate}
+            save={(to) => store.change([{ path, to }], guess.name)}
+          />
+        ) : guess.value === null ? (
           <p>
             {upper(guess.name)}: <Link to={`/seasons/${store.id}/bench`}>its months are on Bench</Link>
           </p>

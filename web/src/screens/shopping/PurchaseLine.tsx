@@ -2,9 +2,8 @@ import { useState } from 'react';
 import type { NewPurchase, Purchase, Season } from '../../api/types';
 import { parseNumber, showNumber } from '../../edit/numbers';
 import { Said } from '../../edit/Said';
-import type { Parsed } from '../../edit/useDraft';
+import { parseDate } from '../../edit/text';
 import { moneySign } from '../../words/money';
-import { isDate } from '../../words/dates';
 import { plural } from '../../words/sowing';
 import { InsteadForm } from './InsteadForm';
 import s from './shopping.module.css';
@@ -17,11 +16,6 @@ interface Props {
   save: (bought: NewPurchase) => Promise<unknown>;
   remove: () => void;
 }
-
-const parseDate = (typed: string): Parsed<string> =>
-  isDate(typed.trim())
-    ? { ok: true, value: typed.trim() }
-    : { ok: false, why: 'Type a date as year-month-day, for example 2027-04-08.' };
 
 /** What was bought: packs, money, shop and day, each changed where it stands. */
 export function PurchaseLine({ season, bought, waiting, save, remove }: Props) {
