@@ -64,7 +64,7 @@ dealt=(--parallel --processes="$PROCESSES")
 export LARAVEL_PARALLEL_TESTING_WITHOUT_DATABASES=1
 
 stan() { vendor/bin/phpstan analyse -c "phpstan.$1.neon" --no-progress --memory-limit=1G; }
-both_stan() { stan core && stan app; }
+all_stan() { stan core && stan app && stan tools; }
 web_checks() {
   npm run --silent types || return 1
   if [ "$changed" = yes ]; then npx vitest run --root . --changed "${ref:-HEAD}"; else npm run --silent test -- --sequence.shuffle --sequence.seed="$SEED"; fi
@@ -97,7 +97,7 @@ run_part() {
   printf '\n== %s\n' "$part"
   case $part in
     style) bin/packages; vendor/bin/pint --test && npm run --silent format && npm run --silent lint ;;
-    types) both_stan ;;
+    types) all_stan ;;
     web) web_checks ;;
     core | reference | feature) pest "$part" "${dealt[@]}" ;;
     browser) for_the_web; in_the_browser ;;

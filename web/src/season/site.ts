@@ -47,3 +47,10 @@ export function speciesOf(season: Season, lot: string): string | undefined {
   const species = season.seed_lots.find(({ id }) => id === lot)?.species;
   return season.species.find(({ id }) => id === species)?.name;
 }
+
+/** A crop's species, to stand beside its variety: "tomato"; null where the variety's name says it already. */
+export function speciesBeside(season: Season, crop: string): string | null {
+  const lot = season.crops.find(({ id }) => id === crop)?.lot;
+  const species = lot === undefined ? undefined : speciesOf(season, lot)?.toLowerCase();
+  return species === undefined || varietyOf(season, crop).toLowerCase().includes(species) ? null : species;
+}

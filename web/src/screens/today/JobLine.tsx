@@ -4,6 +4,7 @@ import type { Job, LogEntry, Season } from '../../api/types';
 import { parseNumber } from '../../edit/numbers';
 import { Cautions } from '../cautions/Cautions';
 import { logbox } from '../../season/logbox';
+import { speciesBeside } from '../../season/site';
 import { useCautions } from '../../season/useCautions';
 import { kindWords } from '../../words/log';
 import { isDate, shortDay } from '../../words/dates';
@@ -48,6 +49,7 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
   const [otherwise, setOtherwise] = useState(false);
   const cautions = useCautions(job.cautions);
   const us = season.units === 'us';
+  const species = job.crop === null ? null : speciesBeside(season, job.crop);
   const isDone = job.done_on !== null;
   const write = (facts: Fact[]) => {
     if (facts.length === 0) return;
@@ -88,6 +90,7 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
         <span>
           <b>{job.words}</b>
           {job.codes !== null && <span className={s.codes}> {job.codes}</span>}
+          {species !== null && <span className="quiet"> ({species})</span>}
           {job.date < date && !isDone && <span className="trouble"> ▲ since {shortDay(job.date, us)}</span>}
           {isDone && job.counted !== null && (
             <span>

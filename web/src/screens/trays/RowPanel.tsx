@@ -3,7 +3,7 @@ import { words } from '../../api/client';
 import type { LogEntry, RowFacts, RowPicture, SeasonState, TrayPicture, TraysState } from '../../api/types';
 import { logbox } from '../../season/logbox';
 import type { OnScreen } from '../../season/SeasonContext';
-import { siteIn, varietyOf } from '../../season/site';
+import { siteIn, speciesBeside, varietyOf } from '../../season/site';
 import { day, isDate, today } from '../../words/dates';
 import { CAUSES, kindWords } from '../../words/log';
 import { plural } from '../../words/sowing';
@@ -42,6 +42,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
   const [note, setNote] = useState('');
   const [said, say] = useState<string | null>(null);
   const name = varietyOf(season, run.crop);
+  const species = speciesBeside(season, run.crop);
   const us = season.units === 'us';
   const site = siteIn(season.containers.find((one) => one.id === tray.container));
   const write = (fact: Partial<LogEntry> & { kind: LogEntry['kind'] }) => {
@@ -67,7 +68,8 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
   return (
     <section className={s.panel} aria-labelledby="row-title" data-part="row">
       <h2 id="row-title">
-        {name}, {run.code}{' '}
+        {name}, {species !== null && `${species}, `}
+        {run.code}{' '}
         <button type="button" className="plain" data-action="close-row" onClick={close}>
           close
         </button>

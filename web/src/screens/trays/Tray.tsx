@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import type { LogEntry, RowFacts, RowPicture, Season, TrayPicture } from '../../api/types';
-import { varietyOf } from '../../season/site';
+import { speciesBeside, varietyOf } from '../../season/site';
 import { shortDay } from '../../words/dates';
 import { cellsOf, waitingFor, type Cell } from './useTrays';
 import s from './trays.module.css';
@@ -65,6 +65,7 @@ export function Tray({ season, tray, facts, entries, chosen, choose, dragged, dr
             );
           const { run } = row;
           const name = varietyOf(season, run.crop);
+          const species = speciesBeside(season, run.crop);
           return (
             <li
               key={`${run.crop}-${run.row}`}
@@ -80,6 +81,7 @@ export function Tray({ season, tray, facts, entries, chosen, choose, dragged, dr
                 <Cells run={run} plants={countedNow(run, tray, entries) ?? run.plants} />
                 <span>
                   <b>{name}</b>
+                  {species !== null && <span className="quiet"> {species}</span>}
                   <small>
                     <span className="mono">{run.code}</span>: {said(run, tray, facts[run.crop], entries, us)}
                     {run.continued ? '; continues in another tray' : ''}
