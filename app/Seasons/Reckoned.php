@@ -31,7 +31,7 @@ final readonly class Reckoned
     {
         $purchases = array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($this->kept->model->id));
 
-        return (new Reckoning($this->kept->file, $this->setup, $this->log, $purchases, $this->measured))->cameTo();
+        return (new Reckoning($this->kept->costing, $this->setup, $this->log, $purchases, $this->measured))->cameTo();
     }
 
     public function beliefs(): Beliefs

@@ -198,19 +198,20 @@ final readonly class Jolly
     /** @return array{came_to: CameTo, beliefs: list<Belief>} by the log of the file; purchases and meters stand in no file */
     private static function reckoned(Season $season, Setup $setup): array
     {
-        $log = new LogBook($season->log);
+        [$costing, $log] = [new SeasonCosting($season), new LogBook($season->log)];
 
-        return ['came_to' => (new Reckoning($season, $setup, $log, [], []))->cameTo(),
-            'beliefs' => (new Beliefs((new SeasonCosting($season))->books($setup), $log, []))->all()];
+        return ['came_to' => (new Reckoning($costing, $setup, $log, [], []))->cameTo(),
+            'beliefs' => (new Beliefs($costing->books($setup), $log, []))->all()];
     }
 
     /** @param  array<string, string>  $options */
     private static function working(Season $season, array $options): Working
     {
         $setup = self::setup($season, $options['setup'] ?? '');
-        $reckoning = new Reckoning($season, $setup, new LogBook($season->log), [], []);
+        $costing = new SeasonCosting($season);
+        $reckoning = new Reckoning($costing, $setup, new LogBook($season->log), [], []);
         try {
-            return (new AllWorkings((new SeasonCosting($season))->books($setup), $reckoning->cameTo(...)))
+            return (new AllWorkings($costing->books($setup), $reckoning->cameTo(...)))
                 ->of($options['figure'] ?? '', $options['crop'] ?? null);
         } catch (NoSuchFigure $e) {
             throw InvalidSeason::because([], $e->getMessage(), 'Give one that the costing names, such as per_finished.');

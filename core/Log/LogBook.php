@@ -23,6 +23,9 @@ final readonly class LogBook
     /** The job of an entry by which its owner says that the season is over. */
     public const OVER = 'season-over';
 
+    /** Added to days and small numbers, they all have nine digits and sort as text. */
+    private const SAME_WIDTH = 500_000_000;
+
     /** @var list<LogEntry> what stands, in its order */
     public array $entries;
 
@@ -227,12 +230,12 @@ final readonly class LogBook
             $depth++;
         }
 
-        return implode("\0", [$at, sprintf('%05d', $depth), $entry->at, $entry->id]);
+        return "{$at}\0".(self::SAME_WIDTH + $depth)."\0{$entry->at}\0{$entry->id}";
     }
 
     /** Where an entry stands among the others, as a key to sort by: by day, then as written. */
     private static function place(LogEntry $entry): string
     {
-        return implode("\0", [sprintf('%010d', $entry->on->number), $entry->at, $entry->id]);
+        return (self::SAME_WIDTH + $entry->on->number)."\0{$entry->at}\0{$entry->id}";
     }
 }

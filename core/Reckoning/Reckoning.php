@@ -39,24 +39,24 @@ final class Reckoning
 
     private readonly LogBook $log;
 
-    /** The season as planned. */
-    private readonly SeasonCosting $planned;
+    private readonly Season $season;
 
     private ?SetupResult $plan = null;
 
     /**
+     * @param  SeasonCosting  $planned  of the season as planned
      * @param  list<Purchase>  $purchases
      * @param  list<array{path: non-empty-list<string>, real: float}>  $measured  by devices, that differ from the plan
      */
     public function __construct(
-        private readonly Season $season,
+        private readonly SeasonCosting $planned,
         private readonly Setup $setup,
         LogBook $log,
         private readonly array $purchases,
         private readonly array $measured,
     ) {
-        $this->planned = new SeasonCosting($season);
-        $this->log = $log->inSetup($this->planned->books($setup));
+        $this->season = $planned->season;
+        $this->log = $log->inSetup($planned->books($setup));
     }
 
     private function plan(): SetupResult

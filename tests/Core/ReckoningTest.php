@@ -31,7 +31,7 @@ function cameTo(array $file, LogBook $log, array $purchases = [], array $measure
 {
     $season = Seasons::read($file);
 
-    return (new Reckoning($season, $season->setups[0], $log, $purchases, $measured))->cameTo();
+    return (new Reckoning(new SeasonCosting($season), $season->setups[0], $log, $purchases, $measured))->cameTo();
 }
 
 it('bridges from the plan to what it came to, step by step, and adds up', function () {
