@@ -969,4 +969,12 @@ return [
         '$after - $before;', '$before - $after;',
         'tests/Core/PictureFiguresTest.php',
     ],
+    ['cells of what was moved on still stand there', 'web/src/screens/trays/useTrays.ts', "if (run.left) return 'empty';", "if (run.left) return 'plant';", 'web/src/words/log.test.ts'],
+    ['one plant more than came up', 'web/src/screens/trays/useTrays.ts', 'n < plants ?', 'n <= plants ?', 'web/src/words/log.test.ts'],
+    ['what can wait no longer is still late', 'web/src/screens/today/useJobs.ts', 'job.done_on === null && job.until >= date', 'job.done_on === null', 'web/src/words/log.test.ts'],
+    ['a day shows only what was done on it', 'web/src/screens/today/useJobs.ts', 'job.date === date || job.done_on === date', 'job.done_on === date', 'web/src/words/log.test.ts'],
+    ['the first day of a season far away is today', 'web/src/screens/today/useJobs.ts', 'return near ? now :', 'return ! near ? now :', 'web/src/words/log.test.ts'],
+    ['a decimal comma of a price is thousands', 'web/src/edit/numbers.ts', '(commas > 1 || !writing.comma) ?', '(commas > 0) ?', 'web/src/edit/numbers.test.ts'],
+    ['a price in other money is taken', 'web/src/edit/numbers.ts', 'sign !== writing.sign)', "sign === '')", 'web/src/edit/numbers.test.ts'],
+    ['weeks typed for days stay so many days', 'web/src/edit/numbers.ts', "bounds.kind === 'days' && /", "bounds.kind === 'weeks' && /", 'web/src/edit/numbers.test.ts'],
 ];
