@@ -78,7 +78,7 @@ function Questions({ levels }: { levels: PriceLevel[] }) {
       <p className="quiet">
         Question {number} of {QUESTIONS.length}
       </p>
-      <div key={number} className={s.question}>
+      <div key={number} className={s.question} ref={focusFirst}>
         {number === 1 && <Frosts given={given} />}
         {number === 2 && <Power />}
         {number === 3 && (
@@ -124,6 +124,10 @@ function Questions({ levels }: { levels: PriceLevel[] }) {
     </Form>
   );
 }
+
+/** Whoever answers by the keyboard goes on with Enter alone. */
+const focusFirst = (question: HTMLDivElement | null) =>
+  question?.querySelector<HTMLElement>('input, textarea')?.focus({ preventScroll: true });
 
 /** Makes the season, and shows its first answer; what could not be understood of the list is asked on the list. */
 function useStart() {
