@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Living\Log\LogBook;
 use JollyPenny\Core\Season\File\RowReader;
-use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\Log\LogEntry;
 
 /** Logs for tests, of entries written one after the other. */
 final class Logs

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Results\SetupResult;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SetupResult;
 use JollyPenny\Core\Season\File\InvalidSeason;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Season;

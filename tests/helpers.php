@@ -7,12 +7,12 @@ declare(strict_types=1);
 use App\Models\Season;
 use App\Models\User;
 use App\Seasons\DemoSeason;
-use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Results\CropResult;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Results\SetupResult;
+use JollyPenny\Core\Plan\Results\CropResult;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SetupResult;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
 use JollyPenny\Core\Season\File\SeasonReader;
-use JollyPenny\Core\Season\Species;
+use JollyPenny\Core\Season\Things\Species;
 use Tests\Browser\BrowserTestCase;
 use Tests\Seasons;
 

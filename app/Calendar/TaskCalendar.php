@@ -6,9 +6,9 @@ namespace App\Calendar;
 
 use App\Models\LogRow;
 use App\Seasons\KeptSeason;
+use JollyPenny\Core\Living\Tasks\Task;
+use JollyPenny\Core\Living\Tasks\Tasks;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Tasks\Task;
-use JollyPenny\Core\Tasks\Tasks;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 

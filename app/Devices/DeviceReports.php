@@ -6,9 +6,9 @@ namespace App\Devices;
 
 use App\Models\Device;
 use App\Seasons\KeptSeason;
-use JollyPenny\Core\Devices\DeviceKind;
-use JollyPenny\Core\Devices\DeviceReport;
-use JollyPenny\Core\Devices\Measured;
+use JollyPenny\Core\Living\Devices\DeviceKind;
+use JollyPenny\Core\Living\Devices\DeviceReport;
+use JollyPenny\Core\Living\Devices\Measured;
 use JollyPenny\Core\Season\Setup;
 
 /** What a season's devices measured, beside a set-up's plan. */

@@ -9,7 +9,7 @@ use App\Models\Season;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use JollyPenny\Core\Devices\Measured;
+use JollyPenny\Core\Living\Devices\Measured;
 
 /** A device's readings in the database: each once, by the time at which it was taken. */
 final readonly class Readings

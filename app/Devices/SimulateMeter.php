@@ -6,8 +6,8 @@ namespace App\Devices;
 
 use GuzzleHttp\Client;
 use GuzzleHttp\Exception\GuzzleException;
-use JollyPenny\Core\Devices\DeviceKind;
-use JollyPenny\Core\Devices\SimulatedMeter;
+use JollyPenny\Core\Living\Devices\DeviceKind;
+use JollyPenny\Core\Living\Devices\SimulatedMeter;
 
 /**
  * bin/jolly simulate-meter: posts readings to a running application as a real device would, and again as long as nobody takes them.

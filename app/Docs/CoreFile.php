@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Docs;
 
-use JollyPenny\Core\Books\Head;
-use JollyPenny\Core\Books\HeadGroup;
-use JollyPenny\Core\Season\ThingKind;
-use JollyPenny\Core\Units\Currency;
-use JollyPenny\Core\Units\Measure;
+use JollyPenny\Core\Plan\Books\Head;
+use JollyPenny\Core\Plan\Books\HeadGroup;
+use JollyPenny\Core\Season\Things\ThingKind;
+use JollyPenny\Core\Season\Units\Currency;
+use JollyPenny\Core\Season\Units\Measure;
 
 /** What the front end has to know as the core knows it: heads, their groups, currencies' places, units. `bin/docs` writes it. */
 final readonly class CoreFile

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Files;
 
-use JollyPenny\Core\Books\Head;
-use JollyPenny\Core\Ledger\Ledger;
-use JollyPenny\Core\Ledger\LedgerInput;
-use JollyPenny\Core\Ledger\LedgerPart;
-use JollyPenny\Core\Ledger\LedgerParts;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Season\Leftover;
+use JollyPenny\Core\Living\Shopping\Shopping;
+use JollyPenny\Core\Plan\Books\Head;
+use JollyPenny\Core\Plan\Ledger\Ledger;
+use JollyPenny\Core\Plan\Ledger\LedgerInput;
+use JollyPenny\Core\Plan\Ledger\LedgerPart;
+use JollyPenny\Core\Plan\Ledger\LedgerParts;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Season\ThingKind;
-use JollyPenny\Core\Shopping\Shopping;
+use JollyPenny\Core\Season\Things\Leftover;
+use JollyPenny\Core\Season\Things\ThingKind;
 use PhpOffice\PhpSpreadsheet\Cell\Coordinate;
 use PhpOffice\PhpSpreadsheet\Cell\DataType;
 use PhpOffice\PhpSpreadsheet\Spreadsheet;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Files;
 
-use JollyPenny\Core\Season\ThingKind;
+use JollyPenny\Core\Season\Things\ThingKind;
 use PhpOffice\PhpSpreadsheet\IOFactory;
 use PhpOffice\PhpSpreadsheet\Reader\IReadFilter;
 use PhpOffice\PhpSpreadsheet\Worksheet\Worksheet;

@@ -8,7 +8,7 @@ use App\Models\User;
 use App\Seasons\KeptSeason;
 use App\Seasons\SeasonShelf;
 use Illuminate\Http\Request;
-use JollyPenny\Core\Units\MoneyWords;
+use JollyPenny\Core\Season\Units\MoneyWords;
 use Throwable;
 
 /**

@@ -11,9 +11,9 @@ use App\Seasons\KeptSeason;
 use App\Seasons\KeptTills;
 use App\Seasons\KnownAnswers;
 use Illuminate\Http\JsonResponse;
-use JollyPenny\Core\Pictures\Moved;
-use JollyPenny\Core\Pictures\SeasonPictures;
-use JollyPenny\Core\Pictures\SetupTills;
+use JollyPenny\Core\Showing\Pictures\Moved;
+use JollyPenny\Core\Showing\Pictures\SeasonPictures;
+use JollyPenny\Core\Showing\Pictures\SetupTills;
 use Throwable;
 
 /** A season as it is kept, with the figures of one set-up, what a screen draws of them, and what undo would do. */

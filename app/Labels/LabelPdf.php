@@ -7,8 +7,8 @@ namespace App\Labels;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use IntlDateFormatter;
-use JollyPenny\Core\Labels\Label;
-use JollyPenny\Core\Labels\LabelSheet;
+use JollyPenny\Core\Showing\Labels\Label;
+use JollyPenny\Core\Showing\Labels\LabelSheet;
 
 /** Labels as PDF, laid by their measures: each edge is drawn where the sheet has it. */
 final readonly class LabelPdf

@@ -7,7 +7,7 @@ namespace App\Log;
 use JollyPenny\Core\Season\File\Fault;
 use JollyPenny\Core\Season\File\RowReader;
 use JollyPenny\Core\Season\File\SchemaCheck;
-use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\Log\LogEntry;
 use stdClass;
 
 /** Whether an entry is one that a season's log can hold, by the season file's schema. */

@@ -7,7 +7,7 @@ namespace App\Log;
 use App\Prices\CsvTable;
 use App\Prices\NotATable;
 use JollyPenny\Core\Season\File\SeasonWriter;
-use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\Log\LogEntry;
 use ReflectionClass;
 use stdClass;
 

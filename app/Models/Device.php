@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
-use JollyPenny\Core\Devices\DeviceKind;
+use JollyPenny\Core\Living\Devices\DeviceKind;
 use Laravel\Sanctum\HasApiTokens;
 
 /**

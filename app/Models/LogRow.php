@@ -6,11 +6,11 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
-use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Living\Log\LogBook;
 use JollyPenny\Core\Season\Day;
-use JollyPenny\Core\Season\LogEntry;
-use JollyPenny\Core\Season\LogKind;
-use JollyPenny\Core\Season\LossCause;
+use JollyPenny\Core\Season\Log\LogEntry;
+use JollyPenny\Core\Season\Log\LogKind;
+use JollyPenny\Core\Season\Log\LossCause;
 
 /** An entry of a season's log as the database keeps it; the core reads LogEntry. */
 final class LogRow extends Model

@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
-use JollyPenny\Core\Shopping\Purchase as Bought;
+use JollyPenny\Core\Living\Shopping\Purchase as Bought;
 
 /**
  * Something bought for a season, at the price paid.

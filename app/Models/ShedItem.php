@@ -6,8 +6,8 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use JollyPenny\Core\Living\Shed\HandCount;
 use JollyPenny\Core\Season\Day;
-use JollyPenny\Core\Shed\HandCount;
 
 /**
  * Something in a person's shed, across seasons.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Prices;
 
-use JollyPenny\Core\Catalogue\CatalogueFile;
+use JollyPenny\Core\Season\Catalogue\CatalogueFile;
 
 /**
  * What a column holds, told by its heading, in the languages of the regions whose currencies ship: English, German, French, Spanish,

@@ -9,16 +9,16 @@ use App\Models\Purchase;
 use App\Models\User;
 use App\Seasons\KeptSeason;
 use Illuminate\Validation\ValidationException;
-use JollyPenny\Core\Catalogue\Cell;
-use JollyPenny\Core\Catalogue\SpeciesNames;
-use JollyPenny\Core\Editing\DocumentPath;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Living\Shopping\PackOffer;
+use JollyPenny\Core\Living\Shopping\Shopping;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Season\Catalogue\Cell;
+use JollyPenny\Core\Season\Catalogue\SpeciesNames;
+use JollyPenny\Core\Season\File\DocumentPath;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Season\ThingKind;
-use JollyPenny\Core\Shopping\PackOffer;
-use JollyPenny\Core\Shopping\Shopping;
-use JollyPenny\Core\Units\Measure;
+use JollyPenny\Core\Season\Things\ThingKind;
+use JollyPenny\Core\Season\Units\Measure;
 use stdClass;
 
 /** A person's prices: kept once, shown by thing, and offered to a season, which keeps its own until told to take them. */
@@ -172,7 +172,7 @@ final readonly class PriceBook
     }
 
     /** @param  list<array{path: non-empty-list<string>, to: float|int}>  $edits */
-    private function with(KeptSeason $kept, array $edits, Setup $setup): \JollyPenny\Core\Results\SetupResult
+    private function with(KeptSeason $kept, array $edits, Setup $setup): \JollyPenny\Core\Plan\Results\SetupResult
     {
         /** @var stdClass $document */
         $document = json_decode((string) json_encode($kept->model->document, JSON_PRESERVE_ZERO_FRACTION));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Prices;
 
-use JollyPenny\Core\Units\Currency;
+use JollyPenny\Core\Season\Units\Currency;
 
 /** A table read as prices: its columns by their headings or as somebody says, its lines understood, and what is wrong with the others. */
 final readonly class PriceTable

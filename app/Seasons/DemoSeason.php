@@ -9,8 +9,8 @@ use App\Models\Purchase;
 use App\Models\Season;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use JollyPenny\Core\Devices\DeviceKind;
-use JollyPenny\Core\Devices\SimulatedMeter;
+use JollyPenny\Core\Living\Devices\DeviceKind;
+use JollyPenny\Core\Living\Devices\SimulatedMeter;
 use JollyPenny\Core\Season\File\JsonText;
 use stdClass;
 

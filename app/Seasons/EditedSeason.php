@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Seasons;
 
-use JollyPenny\Core\Pictures\SetupTills;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
+use JollyPenny\Core\Showing\Pictures\SetupTills;
 use stdClass;
 
 /** A season after a change, and what it was before, so that the till can say by how much it moved. */

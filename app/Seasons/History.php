@@ -7,8 +7,8 @@ namespace App\Seasons;
 use App\Models\Season;
 use App\Models\SeasonChange;
 use Illuminate\Support\Facades\DB;
-use JollyPenny\Core\Editing\Change;
-use JollyPenny\Core\Editing\DocumentPath;
+use JollyPenny\Core\Plan\Editing\Change;
+use JollyPenny\Core\Season\File\DocumentPath;
 
 /** A season's changes in order; undo and redo work also after a reload and in any window. */
 final class History

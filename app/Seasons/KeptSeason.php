@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Seasons;
 
 use App\Models\Season;
-use JollyPenny\Core\Books\SetupBooks;
-use JollyPenny\Core\Log\LogBook;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\State\LivedSeason;
+use JollyPenny\Core\Plan\Books\SetupBooks;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Season as SeasonFile;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\State\LivedSeason;
 use stdClass;
 
 /** A season as it is kept: its model, its document, and the core's reading of that. */

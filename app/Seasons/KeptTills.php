@@ -7,7 +7,7 @@ namespace App\Seasons;
 use App\Models\Season;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
-use JollyPenny\Core\Pictures\SetupTills;
+use JollyPenny\Core\Showing\Pictures\SetupTills;
 
 /** What a set-up's tills were at a revision, kept on the web machine for the next edit: without it the season before is costed once more. */
 final readonly class KeptTills

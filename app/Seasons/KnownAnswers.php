@@ -6,7 +6,7 @@ namespace App\Seasons;
 
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
-use JollyPenny\Core\Sowing\Known;
+use JollyPenny\Core\Plan\Sowing\Known;
 
 /** What was worked out for a season, kept on the web machine until the next look at it. */
 final readonly class KnownAnswers

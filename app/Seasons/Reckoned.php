@@ -7,11 +7,11 @@ namespace App\Seasons;
 use App\Devices\DeviceReports;
 use App\Models\LogRow;
 use App\Models\Purchase;
-use JollyPenny\Core\Log\LogBook;
-use JollyPenny\Core\Reckoning\Beliefs;
-use JollyPenny\Core\Reckoning\CameTo;
-use JollyPenny\Core\Reckoning\EndOfSeason;
-use JollyPenny\Core\Reckoning\Reckoning;
+use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Reckoning\Beliefs;
+use JollyPenny\Core\Living\Reckoning\CameTo;
+use JollyPenny\Core\Living\Reckoning\EndOfSeason;
+use JollyPenny\Core\Living\Reckoning\Reckoning;
 use JollyPenny\Core\Season\Setup;
 
 /** A kept season's reckoning: by its log, its purchases and what its devices measured. */

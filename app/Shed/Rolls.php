@@ -12,8 +12,8 @@ use App\Seasons\KeptSeason;
 use App\Seasons\SeasonShelf;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use JollyPenny\Core\Shed\Leftover;
-use JollyPenny\Core\Shed\NextSeason;
+use JollyPenny\Core\Living\Shed\Leftover;
+use JollyPenny\Core\Living\Shed\NextSeason;
 
 /** Rolls a season on into the next, and takes that back by undoing what the roll itself changed in the shed. */
 final readonly class Rolls

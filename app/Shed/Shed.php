@@ -11,13 +11,13 @@ use App\Models\Season;
 use App\Models\ShedItem;
 use App\Models\User;
 use App\Seasons\KeptSeason;
-use JollyPenny\Core\Catalogue\Cell;
-use JollyPenny\Core\Catalogue\SpeciesNames;
+use JollyPenny\Core\Living\Shed\HandCount;
+use JollyPenny\Core\Living\Shed\Leftover;
+use JollyPenny\Core\Living\Shed\Leftovers;
+use JollyPenny\Core\Season\Catalogue\Cell;
+use JollyPenny\Core\Season\Catalogue\SpeciesNames;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Season\ThingKind;
-use JollyPenny\Core\Shed\HandCount;
-use JollyPenny\Core\Shed\Leftover;
-use JollyPenny\Core\Shed\Leftovers;
+use JollyPenny\Core\Season\Things\ThingKind;
 use stdClass;
 
 /** What lies in a person's shed: what seasons left, what was bought since, what was thrown out. */

@@ -5,25 +5,25 @@ declare(strict_types=1);
 namespace App\Work;
 
 use Closure;
-use JollyPenny\Core\Advising\Flip;
-use JollyPenny\Core\Advising\HangsOn;
-use JollyPenny\Core\Advising\LeavingDay;
-use JollyPenny\Core\Advising\Lever;
-use JollyPenny\Core\Advising\OneMoreLamp;
-use JollyPenny\Core\Advising\Savings;
-use JollyPenny\Core\Choosing\Budget;
-use JollyPenny\Core\Choosing\Budgeted;
-use JollyPenny\Core\Choosing\BudgetYears;
-use JollyPenny\Core\Choosing\MixAndMatch;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Deciding\Advising\Flip;
+use JollyPenny\Core\Deciding\Advising\HangsOn;
+use JollyPenny\Core\Deciding\Advising\LeavingDay;
+use JollyPenny\Core\Deciding\Advising\Lever;
+use JollyPenny\Core\Deciding\Advising\OneMoreLamp;
+use JollyPenny\Core\Deciding\Advising\Savings;
+use JollyPenny\Core\Deciding\Choosing\Budget;
+use JollyPenny\Core\Deciding\Choosing\Budgeted;
+use JollyPenny\Core\Deciding\Choosing\BudgetYears;
+use JollyPenny\Core\Deciding\Choosing\MixAndMatch;
+use JollyPenny\Core\Deciding\Simulating\Simulated;
+use JollyPenny\Core\Deciding\Simulating\Simulation;
+use JollyPenny\Core\Living\Shopping\Purchase;
+use JollyPenny\Core\Living\State\BoughtSeason;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Shopping\Purchase;
-use JollyPenny\Core\Simulating\Simulated;
-use JollyPenny\Core\Simulating\Simulation;
-use JollyPenny\Core\State\BoughtSeason;
-use JollyPenny\Core\Workings\Origins;
+use JollyPenny\Core\Showing\Workings\Origins;
 
 /** What takes too long for an answer at once, and is worked out beside. */
 enum WorkKind: string

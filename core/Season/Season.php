@@ -4,6 +4,25 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Season;
 
+use JollyPenny\Core\Season\Crops\Crop;
+use JollyPenny\Core\Season\Crops\Feed;
+use JollyPenny\Core\Season\Crops\Method;
+use JollyPenny\Core\Season\Crops\Mix;
+use JollyPenny\Core\Season\Crops\Tray;
+use JollyPenny\Core\Season\Crops\Trial;
+use JollyPenny\Core\Season\Log\LogEntry;
+use JollyPenny\Core\Season\Things\Appliance;
+use JollyPenny\Core\Season\Things\Container;
+use JollyPenny\Core\Season\Things\Electricity;
+use JollyPenny\Core\Season\Things\Gear;
+use JollyPenny\Core\Season\Things\Light;
+use JollyPenny\Core\Season\Things\Mat;
+use JollyPenny\Core\Season\Things\Offer;
+use JollyPenny\Core\Season\Things\Place;
+use JollyPenny\Core\Season\Things\SeedLot;
+use JollyPenny\Core\Season\Things\Species;
+use JollyPenny\Core\Season\Things\Supply;
+use JollyPenny\Core\Season\Things\Trayware;
 use stdClass;
 
 /** A whole season as its file says it: what there is, what is wanted, and the ways of furnishing it. */

@@ -6,8 +6,8 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
-use JollyPenny\Core\Season\LogKind;
-use JollyPenny\Core\Season\LossCause;
+use JollyPenny\Core\Season\Log\LogKind;
+use JollyPenny\Core\Season\Log\LossCause;
 
 return new class extends Migration
 {

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
-use JollyPenny\Core\Season\LogKind;
+use JollyPenny\Core\Season\Log\LogKind;
 
 return new class extends Migration
 {

@@ -2,24 +2,24 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Devices\DeviceKind;
-use JollyPenny\Core\Labels\Label;
-use JollyPenny\Core\Labels\LabelSheet;
-use JollyPenny\Core\Log\LogBook;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Living\Devices\DeviceKind;
+use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Shopping\FirstDays;
+use JollyPenny\Core\Living\Shopping\Purchase;
+use JollyPenny\Core\Living\SowAgain\Sowings;
+use JollyPenny\Core\Living\State\BoughtSeason;
+use JollyPenny\Core\Living\State\LivedSeason;
+use JollyPenny\Core\Living\Tasks\Jobs;
+use JollyPenny\Core\Living\Tasks\Session;
+use JollyPenny\Core\Living\Trays\Trays;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\RowReader;
-use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\Log\LogEntry;
 use JollyPenny\Core\Season\Season;
-use JollyPenny\Core\Season\ThingKind;
-use JollyPenny\Core\Shopping\FirstDays;
-use JollyPenny\Core\Shopping\Purchase;
-use JollyPenny\Core\SowAgain\Sowings;
-use JollyPenny\Core\State\BoughtSeason;
-use JollyPenny\Core\State\LivedSeason;
-use JollyPenny\Core\Tasks\Jobs;
-use JollyPenny\Core\Tasks\Session;
-use JollyPenny\Core\Trays\Trays;
+use JollyPenny\Core\Season\Things\ThingKind;
+use JollyPenny\Core\Showing\Labels\Label;
+use JollyPenny\Core\Showing\Labels\LabelSheet;
 use Tests\Seasons;
 
 // Corners of what follows the plan that no other test comes to.

@@ -10,7 +10,9 @@ arch('everything is typed strictly')
     ->expect(['JollyPenny\Core', 'App'])
     ->toUseStrictTypes();
 
-it('has no circles between the folders of the core', function () {
+/** @return array<string, array<string, string>> by folder of the core: folders it uses */
+function usesOfTheCore(): array
+{
     $uses = [];
     foreach (
         new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../core', FilesystemIterator::SKIP_DOTS)) as $file
@@ -19,12 +21,19 @@ it('has no circles between the folders of the core', function () {
             continue;
         }
         $code = (string) file_get_contents($file->getPathname());
-        preg_match('/^namespace JollyPenny.Core.([^;]+);/m', $code, $own);
+        preg_match('/^namespace JollyPenny\\\\Core\\\\([^;]+);/m', $code, $own);
         preg_match_all('/^use JollyPenny\\\\Core\\\\(.+)\\\\\w+;/m', $code, $others);
         foreach ($others[1] as $other) {
             $other === $own[1] ?: ($uses[$own[1]][$other] = $other);
         }
     }
+
+    return $uses;
+}
+
+it('has no circles between the folders of the core', function () {
+    // A season is made of its parts, which name it here and there.
+    $uses = array_filter(usesOfTheCore(), fn (string $folder): bool => ! str_starts_with($folder, 'Season'), ARRAY_FILTER_USE_KEY);
     $reached = function (string $from, array $on = []) use (&$reached, $uses): array {
         foreach ($uses[$from] ?? [] as $to) {
             $on = isset($on[$to]) ? $on : $reached($to, $on + [$to => $to]);
@@ -32,10 +41,22 @@ it('has no circles between the folders of the core', function () {
 
         return $on;
     };
-    expect($uses)->not->toBe([]);
+    expect(count($uses))->toBeGreaterThan(25);
     foreach (array_keys($uses) as $folder) {
         expect($reached($folder))->not->toHaveKey($folder, message: "{$folder} uses what uses it");
     }
+});
+
+it('has five storeys, of which a lower one never uses a higher', function () {
+    $storeys = array_flip(['Season', 'Plan', 'Living', 'Deciding', 'Showing']);
+    $storey = fn (string $folder): int => $storeys[explode('\\', $folder)[0]];
+    $up = [];
+    foreach (usesOfTheCore() as $folder => $others) {
+        foreach ($others as $other) {
+            $storey($other) <= $storey($folder) ?: $up[] = "{$folder} uses {$other}";
+        }
+    }
+    expect($up)->toBe([])->and(array_map(basename(...), glob(__DIR__.'/../../core/*') ?: []))->toEqualCanonicalizing(array_keys($storeys));
 });
 
 it('reads neither clock nor environment in the core', function () {

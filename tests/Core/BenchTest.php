@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Bench\Bench;
-use JollyPenny\Core\Bench\CircuitLoad;
-use JollyPenny\Core\Bench\LampSwap;
-use JollyPenny\Core\Bench\SoilWishes;
-use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Energy\PhotonFlux;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Season\GerminationRow;
-use JollyPenny\Core\Season\Outlet;
-use JollyPenny\Core\Units\Measure;
+use JollyPenny\Core\Plan\Energy\PhotonFlux;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
+use JollyPenny\Core\Season\Things\GerminationRow;
+use JollyPenny\Core\Season\Things\Outlet;
+use JollyPenny\Core\Season\Units\Measure;
+use JollyPenny\Core\Showing\Bench\Bench;
+use JollyPenny\Core\Showing\Bench\CircuitLoad;
+use JollyPenny\Core\Showing\Bench\LampSwap;
+use JollyPenny\Core\Showing\Bench\SoilWishes;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;
 

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Choosing\Budget;
-use JollyPenny\Core\Choosing\BudgetStep;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Deciding\Choosing\Budget;
+use JollyPenny\Core\Deciding\Choosing\BudgetStep;
+use JollyPenny\Core\Living\Shopping\Purchase;
+use JollyPenny\Core\Living\State\BoughtSeason;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Shopping\Purchase;
-use JollyPenny\Core\State\BoughtSeason;
 use Tests\Seasons;
 
 /** The demo with a few of its crops, so that every way can be weighed plainly. */
@@ -137,7 +137,7 @@ it('answers on the command line, and says what is wrong with a limit', function 
 
 it('buys first what lasts, and has more plants for the same money later', function () {
     $season = fewCrops(['copper-kettle', 'stone-button', 'paint-box'], ['bench', 'kit', 'nursery']);
-    $years = JollyPenny\Core\Choosing\BudgetYears::of($season->with(setups: array_map(fn (Setup $one): Setup => $one->with(gear: [], appliances: []), $season->setups)), 'bench', 60.0, 3);
+    $years = JollyPenny\Core\Deciding\Choosing\BudgetYears::of($season->with(setups: array_map(fn (Setup $one): Setup => $one->with(gear: [], appliances: []), $season->setups)), 'bench', 60.0, 3);
     expect(array_column($years, 'year'))->toBe([2027, 2028, 2029]);
     $missing = INF;
     foreach ($years as $year) {

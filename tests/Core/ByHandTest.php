@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Choosing\MadeToFit;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Deciding\Choosing\MadeToFit;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use Tests\Seasons;
 
 // The rules worked through once by hand for the one-crop season, each intermediate number written down. Its packet is as good as

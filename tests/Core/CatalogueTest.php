@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Catalogue\CatalogueFile;
-use JollyPenny\Core\Catalogue\PriceLevel;
-use JollyPenny\Core\Catalogue\TemperatureRange;
-use JollyPenny\Core\Germination\TemperatureResponse;
-use JollyPenny\Core\Season\GerminationRow;
-use JollyPenny\Core\Units\Measure;
+use JollyPenny\Core\Plan\Germination\TemperatureResponse;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
+use JollyPenny\Core\Season\Catalogue\CatalogueFile;
+use JollyPenny\Core\Season\Catalogue\PriceLevel;
+use JollyPenny\Core\Season\Catalogue\TemperatureRange;
+use JollyPenny\Core\Season\Things\GerminationRow;
+use JollyPenny\Core\Season\Units\Measure;
 use Tests\Seasons;
 
 it('gives a source in every row and no id twice', function (string $file) {

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Cautions\Caution;
-use JollyPenny\Core\Cautions\CautionsFor;
+use JollyPenny\Core\Plan\Cautions\Caution;
+use JollyPenny\Core\Plan\Cautions\CautionsFor;
 use Tests\Seasons;
 
 /** @return list<string> */

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Devices\DeviceKind;
-use JollyPenny\Core\Devices\DeviceReport;
-use JollyPenny\Core\Devices\Measured;
-use JollyPenny\Core\Devices\SimulatedMeter;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Living\Devices\DeviceKind;
+use JollyPenny\Core\Living\Devices\DeviceReport;
+use JollyPenny\Core\Living\Devices\Measured;
+use JollyPenny\Core\Living\Devices\SimulatedMeter;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use Tests\Seasons;
 
 const APRIL_9 = 1_807_228_800;

@@ -2,20 +2,20 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Books\Basket;
-use JollyPenny\Core\Books\CapitalRecovery;
-use JollyPenny\Core\Books\PeakUse;
-use JollyPenny\Core\Choosing\MixAndMatch;
-use JollyPenny\Core\Choosing\Reliefs;
-use JollyPenny\Core\Drafting\ReadyMade;
-use JollyPenny\Core\Drafting\SeasonDraft;
-use JollyPenny\Core\Energy\Bank;
-use JollyPenny\Core\Results\SetupResult;
-use JollyPenny\Core\Results\ShoppingLine;
-use JollyPenny\Core\Results\Verdict;
-use JollyPenny\Core\Season\Offer;
-use JollyPenny\Core\Sowing\SaidAmount;
-use JollyPenny\Core\Years\YearsCosting;
+use JollyPenny\Core\Deciding\Choosing\MixAndMatch;
+use JollyPenny\Core\Deciding\Choosing\Reliefs;
+use JollyPenny\Core\Plan\Books\Basket;
+use JollyPenny\Core\Plan\Books\CapitalRecovery;
+use JollyPenny\Core\Plan\Books\PeakUse;
+use JollyPenny\Core\Plan\Drafting\ReadyMade;
+use JollyPenny\Core\Plan\Drafting\SeasonDraft;
+use JollyPenny\Core\Plan\Energy\Bank;
+use JollyPenny\Core\Plan\Results\SetupResult;
+use JollyPenny\Core\Plan\Results\ShoppingLine;
+use JollyPenny\Core\Plan\Results\Verdict;
+use JollyPenny\Core\Plan\Sowing\SaidAmount;
+use JollyPenny\Core\Plan\Years\YearsCosting;
+use JollyPenny\Core\Season\Things\Offer;
 use Tests\Seasons;
 
 // Where one rule ends and another begins: ties, last days, whole numbers. Each figure is worked out beside its check.

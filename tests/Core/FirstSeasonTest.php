@@ -2,20 +2,20 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Advising\FirstList;
-use JollyPenny\Core\Advising\FirstPacks;
-use JollyPenny\Core\Advising\PackChanges;
-use JollyPenny\Core\Drafting\GrowList;
-use JollyPenny\Core\Drafting\OtherCurrency;
-use JollyPenny\Core\Drafting\ReadyMade;
-use JollyPenny\Core\Drafting\SeasonDraft;
-use JollyPenny\Core\Drafting\Starter;
-use JollyPenny\Core\Editing\Change;
-use JollyPenny\Core\Editing\DocumentPath;
-use JollyPenny\Core\Editing\GoesAlong;
-use JollyPenny\Core\Reckoning\Altered;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Deciding\Advising\FirstList;
+use JollyPenny\Core\Deciding\Advising\FirstPacks;
+use JollyPenny\Core\Deciding\Advising\PackChanges;
+use JollyPenny\Core\Living\Reckoning\Altered;
+use JollyPenny\Core\Plan\Drafting\GrowList;
+use JollyPenny\Core\Plan\Drafting\OtherCurrency;
+use JollyPenny\Core\Plan\Drafting\ReadyMade;
+use JollyPenny\Core\Plan\Drafting\SeasonDraft;
+use JollyPenny\Core\Plan\Drafting\Starter;
+use JollyPenny\Core\Plan\Editing\Change;
+use JollyPenny\Core\Plan\Editing\GoesAlong;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Season\File\DocumentPath;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\Season;
 
@@ -172,7 +172,7 @@ it('has the prices of the country, in steps as shops there write them', function
 
 it('refuses money it knows no prices in', function () {
     Starter::season('First', Day::parse('2027-05-05'), 0.2, 'XTS', true, []);
-})->throws(JollyPenny\Core\Catalogue\NotInCatalogue::class);
+})->throws(JollyPenny\Core\Season\Catalogue\NotInCatalogue::class);
 
 it('plans with the packs that come to least for the first list', function (string $list) {
     $draft = new SeasonDraft(Starter::season('First', Day::parse('2027-05-10'), 0.2, 'USD', false, ['led', 'trays']));

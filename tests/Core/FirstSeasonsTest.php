@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Advising\Savings;
-use JollyPenny\Core\Choosing\Comparison;
-use JollyPenny\Core\Drafting\GrowList;
-use JollyPenny\Core\Drafting\SeasonDraft;
-use JollyPenny\Core\Drafting\Starter;
-use JollyPenny\Core\Results\CropResult;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Deciding\Advising\Savings;
+use JollyPenny\Core\Deciding\Choosing\Comparison;
+use JollyPenny\Core\Plan\Drafting\GrowList;
+use JollyPenny\Core\Plan\Drafting\SeasonDraft;
+use JollyPenny\Core\Plan\Drafting\Starter;
+use JollyPenny\Core\Plan\Results\CropResult;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\SeasonReader;
 

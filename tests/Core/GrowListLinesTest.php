@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Drafting\PastedLine;
-use JollyPenny\Core\Drafting\PastedList;
+use JollyPenny\Core\Plan\Drafting\PastedLine;
+use JollyPenny\Core\Plan\Drafting\PastedList;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
 
 // Lines as people write them, each with what it should be taken for ("?" is asked back; "-" gives no number). The first three hundred were
 // written before this reader was, the hundred after it without a look at it. Common practice, no source.

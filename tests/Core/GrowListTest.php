@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Catalogue\NotInCatalogue;
-use JollyPenny\Core\Choosing\CropChoices;
-use JollyPenny\Core\Drafting\GrowList;
-use JollyPenny\Core\Drafting\OwnSpecies;
-use JollyPenny\Core\Drafting\PastedList;
-use JollyPenny\Core\Drafting\ReadyMade;
-use JollyPenny\Core\Drafting\SeasonDraft;
-use JollyPenny\Core\Drafting\Starter;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Deciding\Choosing\CropChoices;
+use JollyPenny\Core\Plan\Drafting\GrowList;
+use JollyPenny\Core\Plan\Drafting\OwnSpecies;
+use JollyPenny\Core\Plan\Drafting\PastedList;
+use JollyPenny\Core\Plan\Drafting\ReadyMade;
+use JollyPenny\Core\Plan\Drafting\SeasonDraft;
+use JollyPenny\Core\Plan\Drafting\Starter;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Sowing\SaidAmount;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
+use JollyPenny\Core\Season\Catalogue\NotInCatalogue;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\SeasonReader;
-use JollyPenny\Core\Sowing\SaidAmount;
 use Tests\Seasons;
 
 /** @return list<array{?int, ?string, string}> */

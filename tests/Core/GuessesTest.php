@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Advising\FirstList;
-use JollyPenny\Core\Advising\Guess;
-use JollyPenny\Core\Advising\Guesses;
-use JollyPenny\Core\Drafting\Starter;
-use JollyPenny\Core\Editing\DocumentPath;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Deciding\Advising\FirstList;
+use JollyPenny\Core\Deciding\Advising\Guess;
+use JollyPenny\Core\Deciding\Advising\Guesses;
+use JollyPenny\Core\Plan\Drafting\Starter;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Day;
+use JollyPenny\Core\Season\File\DocumentPath;
 use JollyPenny\Core\Season\File\SeasonReader;
-use JollyPenny\Core\Workings\Origins;
+use JollyPenny\Core\Showing\Workings\Origins;
 
 // docs/guesses.md, rule by rule.
 

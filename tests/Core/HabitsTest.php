@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Calendar\Habits;
+use JollyPenny\Core\Plan\Calendar\Habits;
 use JollyPenny\Core\Season\Day;
 
 // Which days somebody sows on, and when nobody is at home: kept in a season's meta, read as far as it can be.

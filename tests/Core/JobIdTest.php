@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Tasks\JobId;
-use JollyPenny\Core\Tasks\TaskKind;
+use JollyPenny\Core\Living\Log\JobId;
+use JollyPenny\Core\Living\Log\TaskKind;
 
 it('reads a job back as it was written, whatever its crop is called', function (JobId $id, string $text) {
     expect((string) $id)->toBe($text)->and(JobId::parse($text))->toEqual($id);

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Log\LogBook;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Tasks\Job;
+use JollyPenny\Core\Living\Tasks\Jobs;
+use JollyPenny\Core\Living\Tasks\Tasks;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\UnitSystem;
-use JollyPenny\Core\Tasks\Job;
-use JollyPenny\Core\Tasks\Jobs;
-use JollyPenny\Core\Tasks\Tasks;
 use Tests\Logs;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Sowing\Known;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Sowing\Known;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;
 

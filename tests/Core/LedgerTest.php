@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Ledger\Ledger;
-use JollyPenny\Core\Ledger\LedgerInput;
-use JollyPenny\Core\Ledger\LedgerParts;
-use JollyPenny\Core\Ledger\TwoWayRounding;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Season\Leftover;
+use JollyPenny\Core\Plan\Ledger\Ledger;
+use JollyPenny\Core\Plan\Ledger\LedgerInput;
+use JollyPenny\Core\Plan\Ledger\LedgerParts;
+use JollyPenny\Core\Plan\Ledger\TwoWayRounding;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\Things\Leftover;
 use Tests\Seasons;
 
 /** @return list<Season> both demos, in dollars and pounds, and one in a currency without coins */

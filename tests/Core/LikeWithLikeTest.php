@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Choosing\Comparison;
-use JollyPenny\Core\Choosing\Soundness;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Deciding\Choosing\Comparison;
+use JollyPenny\Core\Deciding\Choosing\Soundness;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use Tests\Seasons;
 
 // One plant beside another only where they are the same; each figure is worked out here by hand.
@@ -93,7 +93,7 @@ it('calls a way sound that brings no trouble the set-up has not already', functi
 });
 
 it('counts what is paid at the till over the years, whole packs first', function () {
-    $years = (new JollyPenny\Core\Years\YearsCosting(Seasons::read(Seasons::demo()), 3))->setup(Seasons::read(Seasons::demo())->setups[0]);
+    $years = (new JollyPenny\Core\Plan\Years\YearsCosting(Seasons::read(Seasons::demo()), 3))->setup(Seasons::read(Seasons::demo())->setups[0]);
     $result = Seasons::result(Seasons::demo());
     $first = $result->cash_now + $result->electricity_bill + $result->heads['heat_credit'] + $result->heads['prep'] + $result->fill_cost - $result->cost;
     expect($years->seasons[0]->till_cumulative)->toBeNear($first)

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Living\Log\LogBook;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\File\SeasonWriter;
-use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\Log\LogEntry;
 use Tests\Logs;
 use Tests\Seasons;
 

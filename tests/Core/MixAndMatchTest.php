@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Choosing\MixAndMatch;
-use JollyPenny\Core\Choosing\SetupTotals;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Results\SetupResult;
+use JollyPenny\Core\Deciding\Choosing\MixAndMatch;
+use JollyPenny\Core\Deciding\Choosing\SetupTotals;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SetupResult;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;

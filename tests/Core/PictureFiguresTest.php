@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Books\SetupBooks;
-use JollyPenny\Core\Pictures\BelowAsked;
-use JollyPenny\Core\Pictures\BenchDays;
-use JollyPenny\Core\Pictures\PotSizes;
-use JollyPenny\Core\Pictures\Till;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Books\BenchDays;
+use JollyPenny\Core\Plan\Books\SetupBooks;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\SeasonIndex;
+use JollyPenny\Core\Showing\Pictures\BelowAsked;
+use JollyPenny\Core\Showing\Pictures\PotSizes;
+use JollyPenny\Core\Showing\Pictures\Till;
 use Tests\Seasons;
 
 // Figures of the pictures by hand, on the smallest season.

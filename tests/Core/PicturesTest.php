@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Choosing\Comparison;
-use JollyPenny\Core\Choosing\Difference;
-use JollyPenny\Core\Choosing\MadeToFit;
-use JollyPenny\Core\Pictures\ComparedStacks;
-use JollyPenny\Core\Pictures\CropPicture;
-use JollyPenny\Core\Pictures\PennyStack;
-use JollyPenny\Core\Pictures\SeasonPictures;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Units\Currency;
-use JollyPenny\Core\Units\Penny;
+use JollyPenny\Core\Deciding\Choosing\Comparison;
+use JollyPenny\Core\Deciding\Choosing\Difference;
+use JollyPenny\Core\Deciding\Choosing\MadeToFit;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Season\Units\Currency;
+use JollyPenny\Core\Season\Units\Penny;
+use JollyPenny\Core\Showing\Pictures\ComparedStacks;
+use JollyPenny\Core\Showing\Pictures\CropPicture;
+use JollyPenny\Core\Showing\Pictures\PennyStack;
+use JollyPenny\Core\Showing\Pictures\SeasonPictures;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;
 

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Potting\PotShape;
-use JollyPenny\Core\Potting\Potting;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Season\Measured;
+use JollyPenny\Core\Plan\Potting\PotShape;
+use JollyPenny\Core\Plan\Potting\Potting;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Season\Things\Measured;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;
 

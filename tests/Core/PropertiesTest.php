@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\File\SeasonWriter;
-use JollyPenny\Core\Units\Penny;
+use JollyPenny\Core\Season\Units\Penny;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;
 

@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Season\HomeTest;
-use JollyPenny\Core\Shed\Leftovers;
-use JollyPenny\Core\Shed\NextSeason;
-use JollyPenny\Core\Shed\SeedWorth;
-use JollyPenny\Core\Shed\TestOutcomes;
-use JollyPenny\Core\Shopping\Purchase;
+use JollyPenny\Core\Living\Shed\Leftovers;
+use JollyPenny\Core\Living\Shed\NextSeason;
+use JollyPenny\Core\Living\Shed\SeedWorth;
+use JollyPenny\Core\Living\Shed\TestOutcomes;
+use JollyPenny\Core\Living\Shopping\Purchase;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Season\Things\HomeTest;
 use Tests\Seasons;
 
-/** @return list<JollyPenny\Core\Shed\Leftover> by kind and id */
+/** @return list<JollyPenny\Core\Living\Shed\Leftover> by kind and id */
 function leftBy(array $leftovers): array
 {
     return array_column(array_map(fn ($one) => ["{$one->kind} {$one->id}", $one], $leftovers), 1, 0);
@@ -57,7 +57,7 @@ it('values a test as choosing after it does, over all eleven outcomes', function
     // The plain expectation, with the binomial integrated over a fine grid of the belief instead of the closed form.
     $aged = (function () use ($season, $kale): array {
         $species = array_column($season->species, null, 'id')[$kale->species];
-        $viability = JollyPenny\Core\Germination\Viability::of($kale, $species, $season->year);
+        $viability = JollyPenny\Core\Plan\Germination\Viability::of($kale, $species, $season->year);
 
         return [$viability->aged, $viability->seedsKnown];
     })();

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Living\Shopping\Purchase;
+use JollyPenny\Core\Living\Shopping\Shopping;
+use JollyPenny\Core\Living\Shopping\ShoppingItem;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Shopping\Purchase;
-use JollyPenny\Core\Shopping\Shopping;
-use JollyPenny\Core\Shopping\ShoppingItem;
 use Tests\Seasons;
 
 /** @param  list<Purchase>  $purchases */

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\SowAgain\Sowings;
-use JollyPenny\Core\SowAgain\TwoSowings;
+use JollyPenny\Core\Living\SowAgain\Sowings;
+use JollyPenny\Core\Living\SowAgain\TwoSowings;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use Tests\Seasons;
 
 /** P(B(n, p) = k), by the textbook. */

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Choosing\Reliefs;
-use JollyPenny\Core\Pictures\BenchDays;
-use JollyPenny\Core\Results\Crowding;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Tasks\Tasks;
+use JollyPenny\Core\Deciding\Choosing\Reliefs;
+use JollyPenny\Core\Living\Tasks\Tasks;
+use JollyPenny\Core\Plan\Books\BenchDays;
+use JollyPenny\Core\Plan\Results\Crowding;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;
 
-/** @return array<string, JollyPenny\Core\Tasks\Task> by id */
+/** @return array<string, JollyPenny\Core\Living\Tasks\Task> by id */
 function tasks(array $file, int $setup = 0): array
 {
     $season = Seasons::read($file);

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Log\LogBook;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Season\Container;
-use JollyPenny\Core\Trays\Grid;
-use JollyPenny\Core\Trays\TrayMoves;
-use JollyPenny\Core\Trays\TrayPicture;
-use JollyPenny\Core\Trays\Trays;
+use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Trays\Grid;
+use JollyPenny\Core\Living\Trays\TrayMoves;
+use JollyPenny\Core\Living\Trays\TrayPicture;
+use JollyPenny\Core\Living\Trays\Trays;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Season\Things\Container;
 use Tests\Logs;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;

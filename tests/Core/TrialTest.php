@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Season\Trial;
-use JollyPenny\Core\Season\TrialSide;
-use JollyPenny\Core\Trials\ExactTest;
-use JollyPenny\Core\Trials\TrialResult;
-use JollyPenny\Core\Trials\Trials;
+use JollyPenny\Core\Living\Trials\ExactTest;
+use JollyPenny\Core\Living\Trials\TrialResult;
+use JollyPenny\Core\Living\Trials\Trials;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Season\Crops\Trial;
+use JollyPenny\Core\Season\Crops\TrialSide;
 use Tests\Logs;
 use Tests\Seasons;
 

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Drafting\GrowList;
-use JollyPenny\Core\Drafting\Means;
-use JollyPenny\Core\Drafting\ReadyMade;
-use JollyPenny\Core\Drafting\Schools;
-use JollyPenny\Core\Drafting\SeasonDraft;
-use JollyPenny\Core\Drafting\Starter;
-use JollyPenny\Core\Results\CropResult;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Results\SetupResult;
+use JollyPenny\Core\Plan\Drafting\GrowList;
+use JollyPenny\Core\Plan\Drafting\Means;
+use JollyPenny\Core\Plan\Drafting\ReadyMade;
+use JollyPenny\Core\Plan\Drafting\Schools;
+use JollyPenny\Core\Plan\Drafting\SeasonDraft;
+use JollyPenny\Core\Plan\Drafting\Starter;
+use JollyPenny\Core\Plan\Results\CropResult;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SetupResult;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\SeasonReader;
 

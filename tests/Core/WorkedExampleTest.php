@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use Tests\Seasons;
 
 /** Rows that have an id are compared by it: the rules order them by the file. */

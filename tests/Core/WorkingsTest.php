@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Books\Head;
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Results\SetupCosting;
-use JollyPenny\Core\Workings\BuyingWorkings;
-use JollyPenny\Core\Workings\CropWorkings;
-use JollyPenny\Core\Workings\NoSuchFigure;
-use JollyPenny\Core\Workings\SetupWorkings;
+use JollyPenny\Core\Plan\Books\Head;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SetupCosting;
+use JollyPenny\Core\Showing\Workings\BuyingWorkings;
+use JollyPenny\Core\Showing\Workings\CropWorkings;
+use JollyPenny\Core\Showing\Workings\NoSuchFigure;
+use JollyPenny\Core\Showing\Workings\SetupWorkings;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Seasons;
 

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Years\YearsCosting;
+use JollyPenny\Core\Plan\Years\YearsCosting;
 use Tests\Seasons;
 
 /** @param  array<string, mixed>  $file */
-function years(array $file, int $seasons, float $rise = 0.0, int $setup = 0): JollyPenny\Core\Years\SetupYears
+function years(array $file, int $seasons, float $rise = 0.0, int $setup = 0): JollyPenny\Core\Plan\Years\SetupYears
 {
     return (new YearsCosting(Seasons::read($file), $seasons, $rise))->result()['setups'][$setup];
 }

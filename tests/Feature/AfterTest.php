@@ -146,6 +146,6 @@ it('earns by the hours that were told', function () {
 
 it('writes whole numbers with their zeros', function () {
     $file = Tests\Seasons::demo();
-    $session = new JollyPenny\Core\Tasks\Session((new JollyPenny\Core\Results\SeasonCosting(Tests\Seasons::read(['units' => 'metric'] + $file)))->books(Tests\Seasons::read($file)->setups[0]));
+    $session = new JollyPenny\Core\Living\Tasks\Session((new JollyPenny\Core\Plan\Results\SeasonCosting(Tests\Seasons::read(['units' => 'metric'] + $file)))->books(Tests\Seasons::read($file)->setups[0]));
     expect(array_map($session->litres(...), [0.25, 1.0, 9.96, 10.0, 20.0, 100.4, 1200.0]))->toBe(['0.3 L', '1 L', '10 L', '10 L', '20 L', '100 L', '1,200 L']);
 });

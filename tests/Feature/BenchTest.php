@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Drafting\Things;
+use JollyPenny\Core\Plan\Drafting\Things;
 
 it('answers with places, lamps and pots of a set-up', function () {
     [$user, $season] = gardener();

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Tasks\Tasks;
+use JollyPenny\Core\Living\Tasks\Tasks;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use Sabre\VObject\Node;
 use Sabre\VObject\Reader;
 use Tests\Reference\Libraries;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
 
 it('compares all set-ups in one size of coin, with the cheapest way of each crop and the advice', function () {
     [$user, $season] = gardener();

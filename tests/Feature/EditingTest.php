@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Seasons\SeasonShelf;
 use Illuminate\Support\Facades\Cache;
-use JollyPenny\Core\Editing\DocumentPath;
+use JollyPenny\Core\Season\File\DocumentPath;
 use JollyPenny\Core\Season\File\SeasonSchema;
 
 /** @return array<string, mixed> */

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Files\LedgerWorkbook;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use PhpOffice\PhpSpreadsheet\IOFactory;
 

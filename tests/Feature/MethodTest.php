@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Catalogue\Catalogue;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
 
 it('takes every school\'s method with what it needs, and a copy', function () {
     [$user, $season] = gardener();

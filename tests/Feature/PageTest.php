@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Http\ScreenFiles;
 use App\Models\Season;
-use JollyPenny\Core\Units\MoneyWords;
+use JollyPenny\Core\Season\Units\MoneyWords;
 use Tests\Seasons;
 
 it('gives whoever opens the page a garden with the demo season at once', function () {

@@ -13,8 +13,8 @@ use App\Shed\Shed;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
-use JollyPenny\Core\Editing\Change;
-use JollyPenny\Core\Editing\DocumentPath;
+use JollyPenny\Core\Plan\Editing\Change;
+use JollyPenny\Core\Season\File\DocumentPath;
 
 // Two connections to the same rows: what the second does in the midst of the first either waits or counts. Each fails without its lock.
 

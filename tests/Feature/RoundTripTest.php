@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Models\Season;
 use App\Models\User;
 use App\Seasons\SeasonShelf;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use Tests\Oracle\SeasonGenerator;

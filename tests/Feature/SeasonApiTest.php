@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\User;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use Tests\Seasons;
 
 it('answers a season with the figures the core gives for it', function () {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Labels\QrCode;
 use App\Log\SmallPhoto;
 use App\Models\Photo;
-use JollyPenny\Core\Labels\LabelSheet;
+use JollyPenny\Core\Showing\Labels\LabelSheet;
 
 /** What a program of Debian's prints. */
 function printed(string $command): string

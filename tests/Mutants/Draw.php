@@ -23,7 +23,7 @@ final class Draw
 
     /** Tests that go through a program or a page instead of naming the class. */
     private const THROUGH = [
-        'core/Cli' => 'tests/Core/CommandLineTest.php', 'core/Editing' => 'tests/Feature/BenchTest.php',
+        'core/Showing/Cli' => 'tests/Core/CommandLineTest.php', 'core/Plan/Editing' => 'tests/Feature/BenchTest.php',
     ];
 
     /** What follows the plan has rules, and tests, of its own (docs/after.md). */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Oracle;
 
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 
 /** Where the fast core and the plain oracle differ by more than 1e-9. */

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Books\CapitalRecovery;
-use JollyPenny\Core\Germination\NormalDistribution;
-use JollyPenny\Core\Sowing\Binomial;
-use JollyPenny\Core\Sowing\Distribution;
+use JollyPenny\Core\Plan\Books\CapitalRecovery;
+use JollyPenny\Core\Plan\Germination\NormalDistribution;
+use JollyPenny\Core\Plan\Sowing\Binomial;
+use JollyPenny\Core\Plan\Sowing\Distribution;
 use Tests\Reference\Libraries;
 use Tests\Seasons;
 

@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Germination\Emergence;
-use JollyPenny\Core\Germination\Failure;
-use JollyPenny\Core\Germination\Seedbed;
-use JollyPenny\Core\Germination\TemperatureResponse;
-use JollyPenny\Core\Germination\Viability;
+use JollyPenny\Core\Plan\Germination\Emergence;
+use JollyPenny\Core\Plan\Germination\Failure;
+use JollyPenny\Core\Plan\Germination\Seedbed;
+use JollyPenny\Core\Plan\Germination\TemperatureResponse;
+use JollyPenny\Core\Plan\Germination\Viability;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
 use JollyPenny\Core\Season\Day;
-use JollyPenny\Core\Season\GerminationRow;
-use JollyPenny\Core\Season\Place;
-use JollyPenny\Core\Season\Species;
-use JollyPenny\Core\Units\Measure;
+use JollyPenny\Core\Season\Things\GerminationRow;
+use JollyPenny\Core\Season\Things\Place;
+use JollyPenny\Core\Season\Things\Species;
+use JollyPenny\Core\Season\Units\Measure;
 use Tests\Seasons;
 
 /** @param  array<string, mixed>  $lot */

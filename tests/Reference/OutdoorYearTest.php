@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Drafting\OutdoorYear;
+use JollyPenny\Core\Plan\Drafting\OutdoorYear;
 use JollyPenny\Core\Season\Day;
-use JollyPenny\Core\Season\Monthly;
+use JollyPenny\Core\Season\Things\Monthly;
 
 // The rule's own anchors: 12 °C on both frosts, warmest midway; without frost 23 °C in midsummer and 14 in midwinter.
 

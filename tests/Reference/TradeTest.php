@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Energy\DailyLightIntegral;
-use JollyPenny\Core\Germination\TemperatureResponse;
-use JollyPenny\Core\Units\Measure;
+use JollyPenny\Core\Plan\Energy\DailyLightIntegral;
+use JollyPenny\Core\Plan\Germination\TemperatureResponse;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
+use JollyPenny\Core\Season\Units\Measure;
 use Tests\Seasons;
 
 // Facts of the trade: common practice, no source.
@@ -64,7 +64,7 @@ it('fills a catch tray a quarter inch deep with 0.8 L, and feeds a tablespoon to
 });
 
 it('gives the same light for about half the watts by LED', function () {
-    $lamps = array_column(JollyPenny\Core\Catalogue\CatalogueFile::rows('lamps'), null, 'id');
+    $lamps = array_column(JollyPenny\Core\Season\Catalogue\CatalogueFile::rows('lamps'), null, 'id');
     $watts = fn (string $id): float => $lamps[$id]['watts'] / $lamps[$id]['lumens'];
     expect($watts('led_shop') / $watts('t12_twin'))
         ->toBeGreaterThan(0.4)

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Energy\DailyLightIntegral;
-use JollyPenny\Core\Units\Measure;
+use JollyPenny\Core\Plan\Energy\DailyLightIntegral;
+use JollyPenny\Core\Season\Units\Measure;
 use Tests\Seasons;
 
 it('converts as NIST does', function (Measure $unit, float $value, float $core) {
@@ -51,7 +51,7 @@ it('gives the light dose of the definition', function () {
 
 it('says a catalogue\'s packs and pots as a US shop does', function (string $name, string $us) {
     // Conversions as above; rounding of packs to whole quarts and of pots to quarter inches is common practice, no source.
-    expect(JollyPenny\Core\Units\NameInUsUnits::of($name))->toBe($us);
+    expect(JollyPenny\Core\Season\Units\NameInUsUnits::of($name))->toBe($us);
 })->with([
     ['Seed-starting mix, 15 L bag', 'Seed-starting mix, 16 qt bag'],
     ['Perlite, 56 L', 'Perlite, 59 qt'],

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use JollyPenny\Core\Results\SeasonCosting;
-use JollyPenny\Core\Years\YearsCosting;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Years\YearsCosting;
 use Tests\Oracle\SeasonGenerator;
 use Tests\Reference\Libraries;
 use Tests\Seasons;

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Models\Season;
 use Illuminate\Console\Command;
-use JollyPenny\Core\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 
 /** Whether this code could serve: its tables, its built front end, and a season reckoned. Before anything is switched to it. */

@@ -9,9 +9,9 @@ use App\Http\Json;
 use App\Models\LogRow;
 use App\Seasons\KeptSeason;
 use Illuminate\Http\JsonResponse;
-use JollyPenny\Core\Bench\Bench;
-use JollyPenny\Core\Potting\Potting;
+use JollyPenny\Core\Plan\Potting\Potting;
 use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Showing\Bench\Bench;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 

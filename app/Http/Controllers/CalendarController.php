@@ -20,12 +20,12 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
-use JollyPenny\Core\Choosing\Reliefs;
-use JollyPenny\Core\Editing\BarMoves;
-use JollyPenny\Core\Pictures\BenchDays;
+use JollyPenny\Core\Deciding\Choosing\Reliefs;
+use JollyPenny\Core\Living\Tasks\Jobs;
+use JollyPenny\Core\Living\Tasks\Timing;
+use JollyPenny\Core\Plan\Books\BenchDays;
+use JollyPenny\Core\Plan\Editing\BarMoves;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Tasks\Jobs;
-use JollyPenny\Core\Tasks\Timing;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 

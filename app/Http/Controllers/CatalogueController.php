@@ -6,10 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Http\Json;
 use Illuminate\Http\JsonResponse;
-use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Catalogue\PriceLevel;
-use JollyPenny\Core\Cautions\Caution;
-use JollyPenny\Core\Units\Currency;
+use JollyPenny\Core\Plan\Cautions\Caution;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
+use JollyPenny\Core\Season\Catalogue\PriceLevel;
+use JollyPenny\Core\Season\Units\Currency;
 use OpenApi\Attributes as OA;
 
 /** What ships with the application: species and ready-made set-ups to pick from, and the cautions. */

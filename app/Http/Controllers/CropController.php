@@ -12,21 +12,21 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
-use JollyPenny\Core\Advising\FirstPacks;
-use JollyPenny\Core\Catalogue\Catalogue;
-use JollyPenny\Core\Catalogue\NotInCatalogue;
-use JollyPenny\Core\Catalogue\SpeciesFacts;
-use JollyPenny\Core\Cautions\Caution;
-use JollyPenny\Core\Cautions\CautionsFor;
-use JollyPenny\Core\Choosing\CropChoices;
-use JollyPenny\Core\Drafting\GrowList;
-use JollyPenny\Core\Drafting\OwnSpecies;
-use JollyPenny\Core\Drafting\PastedLine;
-use JollyPenny\Core\Drafting\PastedList;
-use JollyPenny\Core\Drafting\SeasonDraft;
+use JollyPenny\Core\Deciding\Advising\FirstPacks;
+use JollyPenny\Core\Deciding\Choosing\CropChoices;
+use JollyPenny\Core\Plan\Cautions\Caution;
+use JollyPenny\Core\Plan\Cautions\CautionsFor;
+use JollyPenny\Core\Plan\Drafting\GrowList;
+use JollyPenny\Core\Plan\Drafting\OwnSpecies;
+use JollyPenny\Core\Plan\Drafting\PastedLine;
+use JollyPenny\Core\Plan\Drafting\PastedList;
+use JollyPenny\Core\Plan\Drafting\SeasonDraft;
+use JollyPenny\Core\Plan\Sowing\SaidAmount;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
+use JollyPenny\Core\Season\Catalogue\NotInCatalogue;
+use JollyPenny\Core\Season\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Sowing\SaidAmount;
 use OpenApi\Attributes as OA;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -305,7 +305,7 @@ final class CropController
         ]);
     }
 
-    /** @return array{\JollyPenny\Core\Season\Crop, Setup} */
+    /** @return array{\JollyPenny\Core\Season\Crops\Crop, Setup} */
     private static function find(Season $season, string $crop, string $setup): array
     {
         return [

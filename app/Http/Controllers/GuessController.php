@@ -8,8 +8,8 @@ use App\Http\Gardener;
 use App\Http\Json;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use JollyPenny\Core\Advising\Guesses;
-use JollyPenny\Core\Workings\Origins;
+use JollyPenny\Core\Deciding\Advising\Guesses;
+use JollyPenny\Core\Showing\Workings\Origins;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 

@@ -15,7 +15,7 @@ use App\Seasons\KeptSeason;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use JollyPenny\Core\Ledger\Ledger;
+use JollyPenny\Core\Plan\Ledger\Ledger;
 use JollyPenny\Core\Season\Setup;
 use OpenApi\Attributes as OA;
 use PhpOffice\PhpSpreadsheet\IOFactory;

@@ -19,9 +19,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use JollyPenny\Core\Log\LogBook;
+use JollyPenny\Core\Living\Log\LogBook;
 use JollyPenny\Core\Season\File\SeasonWriter;
-use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\Log\LogEntry;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\Response;
 

@@ -15,9 +15,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Living\Shed\SeedWorth;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Season\ThingKind;
-use JollyPenny\Core\Shed\SeedWorth;
+use JollyPenny\Core\Season\Things\ThingKind;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 

@@ -11,9 +11,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use JollyPenny\Core\Catalogue\NotInCatalogue;
-use JollyPenny\Core\Drafting\SeasonDraft;
-use JollyPenny\Core\Drafting\Things;
+use JollyPenny\Core\Plan\Drafting\SeasonDraft;
+use JollyPenny\Core\Plan\Drafting\Things;
+use JollyPenny\Core\Season\Catalogue\NotInCatalogue;
 use OpenApi\Attributes as OA;
 use stdClass;
 

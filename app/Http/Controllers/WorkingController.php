@@ -9,9 +9,9 @@ use App\Http\Json;
 use App\Seasons\Reckoned;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use JollyPenny\Core\Workings\AllWorkings;
-use JollyPenny\Core\Workings\NoSuchFigure;
-use JollyPenny\Core\Workings\Origins;
+use JollyPenny\Core\Showing\Workings\AllWorkings;
+use JollyPenny\Core\Showing\Workings\NoSuchFigure;
+use JollyPenny\Core\Showing\Workings\Origins;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 

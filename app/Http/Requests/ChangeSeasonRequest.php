@@ -7,8 +7,8 @@ namespace App\Http\Requests;
 use App\Http\Text;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
-use JollyPenny\Core\Editing\Change;
-use JollyPenny\Core\Editing\DocumentPath;
+use JollyPenny\Core\Plan\Editing\Change;
+use JollyPenny\Core\Season\File\DocumentPath;
 use JollyPenny\Core\Season\File\JsonText;
 use stdClass;
 

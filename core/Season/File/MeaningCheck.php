@@ -7,9 +7,9 @@ namespace JollyPenny\Core\Season\File;
 use Generator;
 use InvalidArgumentException;
 use JollyPenny\Core\Season\ClockTime;
+use JollyPenny\Core\Season\Crops\Stage;
 use JollyPenny\Core\Season\Setup;
-use JollyPenny\Core\Season\Stage;
-use JollyPenny\Core\Units\Currency;
+use JollyPenny\Core\Season\Units\Currency;
 use Nette\Utils\Helpers;
 use stdClass;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Season\File;
 
-use JollyPenny\Core\Season\LogEntry;
+use JollyPenny\Core\Season\Log\LogEntry;
 use JollyPenny\Core\Season\Season;
 use stdClass;
 

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Deciding\Choosing;
+
+/** One way to make room on an over-full bench, what it does, and the change of the season that makes it so. */
+final readonly class Relief
+{
+    /**
+     * @param  string  $kind  later (sown later), earlier (planted out earlier) or smaller (another method that takes less room)
+     * @param  ?int  $days  by how many it is later or earlier
+     * @param  ?string  $method  the other method
+     * @param  float  $cost  money more, to fill the list
+     * @param  int  $crowded_days  left
+     * @param  array{path: list<string>, to: string|int}  $change
+     */
+    public function __construct(
+        public string $kind,
+        public string $crop,
+        public ?int $days,
+        public ?string $method,
+        public float $cost,
+        public int $crowded_days,
+        public array $change,
+    ) {
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Living\Shed;
+
+use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Shopping\Purchase;
+use JollyPenny\Core\Living\Shopping\Shopping;
+use JollyPenny\Core\Plan\Books\SetupBooks;
+use JollyPenny\Core\Season\Things\Leftover as Rule;
+use JollyPenny\Core\Season\Things\ThingKind;
+
+/**
+ * What a season leaves behind: seed less what was sown, mix less what was filled, pots and trays less what is used once or cracked, lamps
+ * and mats with one more season's work (docs/after.md). Bought is what was ticked off; where nothing was, what the plan buys.
+ */
+final readonly class Leftovers
+{
+    /**
+     * @param  SetupBooks  $books  as they go on from what was sown (LivedSeason)
+     * @param  list<Purchase>  $purchases
+     * @param  array<string, int>  $cracked  pots and trays that broke, by kind and id
+     * @return list<Leftover>
+     */
+    public static function of(SetupBooks $books, array $purchases, array $cracked = [], LogBook $log = new LogBook([])): array
+    {
+        $season = $books->season();
+        $done = self::done($books, $log);
+        [$seeds, $amounts] = self::used($books, $log, $done);
+        $known = fn (bool $isSown): string => $log->entries === [] || ! $isSown ? 'planned' : 'logged';
+        $bought = [];
+        foreach ($purchases as $one) {
+            $bought["{$one->kind} {$one->thing}"] = ($bought["{$one->kind} {$one->thing}"] ?? 0) + $one->packs;
+        }
+        if ($purchases === []) {
+            foreach (Shopping::of($books, [])->items as $item) {
+                $bought["{$item->kind} {$item->id}"] = $item->packs;
+            }
+        }
+        $packs = fn (string $kind, string $id): int => $bought["{$kind} {$id}"] ?? 0;
+        $left = [];
+        foreach ($season->seedLots as $lot) {
+            $each = (float) ($lot->seedsPerPacket ?? 0);
+            $used = (float) ($seeds[$lot->id] ?? 0);
+            $left[] = self::line('seed', $lot->id, $lot->variety, $lot->packetsOwned * $each, $packs('seed', $lot->id) * $each, $used, 'seeds',
+                $used > 0.0, $lot->leftover === Rule::Waste, $lot->packedFor, $known($used > 0.0));
+        }
+        foreach ($season->supplies as $supply) {
+            $used = $amounts[$supply->id] ?? 0.0;
+            $left[] = self::line('supply', $supply->id, $supply->name, $supply->inStock, $packs('supply', $supply->id) * $supply->usablePerPack(), $used,
+                $supply->unit->value, $used > 0.0, $supply->leftover === Rule::Waste, null, $known($used > 0.0));
+        }
+        foreach ($season->containers as $pot) {
+            $needed = $books->containers->unitsNeeded($pot);
+            $broken = (float) ($cracked["container {$pot->id}"] ?? 0);
+            $left[] = self::line('container', $pot->id, $pot->name, $pot->ownedUnits, $packs('container', $pot->id) * $pot->unitsPerPack,
+                $pot->singleUse ? ($done === [] ? 0 : $needed) : $broken, 'each', $needed > 0 && $done !== []);
+        }
+        foreach ($season->trayware as $tray) {
+            $left[] = self::line('trayware', $tray->id, $tray->name, $tray->ownedUnits, $packs('trayware', $tray->id),
+                (float) ($cracked["trayware {$tray->id}"] ?? 0), 'each', ($books->containers->trayware[$tray->id]->unitsNeeded ?? 0) > 0);
+        }
+        foreach (ThingKind::equipment() as $kind) {
+            foreach ($kind->equipmentOf($season) as $row) {
+                $left[] = self::line($kind->value, $row->id, $row->name, $row->owned ? 1.0 : 0.0, min(1, $packs($kind->value, $row->id)), 0.0, 'each',
+                    in_array($row->id, $kind->usedIn($books->setup), true));
+            }
+        }
+
+        return array_values(array_filter($left, fn (Leftover $one): bool => $one->before > 0.0 || $one->bought > 0.0));
+    }
+
+    /**
+     * Crops that were sown, by the log; where nothing is written down at all, or once the season is over, also those of the plan.
+     *
+     * @return array<array-key, true>
+     */
+    private static function done(SetupBooks $books, LogBook $log): array
+    {
+        $done = [];
+        foreach ($books->plans as $plan) {
+            if ($log->entries === [] || $log->isOver() || $log->crop($plan->crop->id)->sown_on !== null) {
+                $done[$plan->crop->id] = true;
+            }
+        }
+
+        return $done;
+    }
+
+    /**
+     * @param  array<array-key, true>  $done
+     * @return array{array<array-key, int>, array<array-key, float>} seeds by lot and amounts by supply
+     */
+    private static function used(SetupBooks $books, LogBook $log, array $done): array
+    {
+        $seeds = $amounts = [];
+        foreach ($books->plans as $i => $plan) {
+            if (! isset($done[$plan->crop->id])) {
+                continue;
+            }
+            $facts = $log->crop($plan->crop->id);
+            $sown = match (true) {
+                $facts->seeds > 0 => $facts->seeds,
+                $facts->sown_on !== null => $facts->sites * $plan->method->seedsPerSite,
+                default => $plan->sowing->seeds,
+            };
+            $seeds[$plan->lot->id] = ($seeds[$plan->lot->id] ?? 0) + $sown;
+            foreach ($books->supplies->uses[$i]->amounts as $supply => $heads) {
+                $amounts[$supply] = ($amounts[$supply] ?? 0.0) + array_sum($heads);
+            }
+        }
+
+        return [$seeds, $amounts];
+    }
+
+    private static function line(
+        string $kind,
+        string $id,
+        string $name,
+        float $before,
+        float $bought,
+        float $used,
+        string $unit,
+        bool $served,
+        bool $wasted = false,
+        ?int $packedFor = null,
+        string $known = 'planned',
+    ): Leftover {
+        $rest = max(0.0, $before + $bought - $used);
+
+        return new Leftover($kind, $id, $name, $before, $bought, min($used, $before + $bought), $wasted && $used > 0.0 ? 0.0 : $rest,
+            $unit, $served, $packedFor, $known);
+    }
+}

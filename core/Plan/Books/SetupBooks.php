@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Plan\Books;
+
+use JollyPenny\Core\Plan\Planning\CropPlan;
+use JollyPenny\Core\Plan\Planning\CropPlanner;
+use JollyPenny\Core\Plan\Planning\Together;
+use JollyPenny\Core\Plan\Planning\Warning;
+use JollyPenny\Core\Season\Crops\Crop;
+use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\SeasonIndex;
+use JollyPenny\Core\Season\Setup;
+use JollyPenny\Core\Season\Things\Light;
+use JollyPenny\Core\Season\Things\Mat;
+
+/** Everything a set-up's figures are read from: what is grown how, what is bought, what fails, and the books of it. */
+final class SetupBooks
+{
+    /** @var list<CropPlan> the crops that are grown, in the file's order */
+    public array $plans = [];
+
+    /** @var array<array-key, int> place in `plans`, by crop id */
+    public array $grown = [];
+
+    /** @var array<array-key, Warning> why a crop cannot be raised, by crop id */
+    public array $failed = [];
+
+    /** @var array<array-key, Crop> crops the set-up buys and somebody sells, by id */
+    public array $bought = [];
+
+    public readonly int $plantsBought;
+
+    public readonly Together $together;
+
+    public readonly SeedBook $seed;
+
+    public readonly SupplyBook $supplies;
+
+    public readonly ContainerBook $containers;
+
+    /** Worked out when it is first asked for: it takes longer than all the rest, and what is paid at the checkout does not need it. */
+    private ?EnergyBook $energy = null;
+
+    public readonly EquipmentBook $equipment;
+
+    public function __construct(
+        public readonly SeasonIndex $index,
+        public readonly Setup $setup,
+        private readonly CropPlanner $planner,
+        public readonly NurseryBook $nursery,
+    ) {
+        foreach ($index->season->crops as $crop) {
+            $this->place($crop);
+        }
+        $this->plantsBought = array_sum(array_column($this->bought, 'wanted'));
+        $this->together = new Together($this->plans, $index->season->mishap, $planner->sower->known);
+        $this->seed = new SeedBook($this->plans, $index);
+        $this->supplies = new SupplyBook($this->plans, $index);
+        $this->containers = new ContainerBook($this->plans, $index);
+        $this->equipment = new EquipmentBook($this->plans, $index, $setup, $this->energy(...));
+    }
+
+    public function energy(): EnergyBook
+    {
+        return $this->energy ??= new EnergyBook($this->plans, $this->supplies->uses, $this->index, $this->setup);
+    }
+
+    public function season(): Season
+    {
+        return $this->index->season;
+    }
+
+    /** @return array{SeedBook, SupplyBook, ContainerBook, EnergyBook, EquipmentBook} */
+    public function all(): array
+    {
+        return [$this->seed, $this->supplies, $this->containers, $this->energy(), $this->equipment];
+    }
+
+    /** A bought crop's part of the trip to the nursery. */
+    public function tripShare(Crop $crop): float
+    {
+        return $this->season()->nurseryTripCost * $crop->wanted / $this->plantsBought;
+    }
+
+    /** Money for the trip after plants that fail, on average; none of its own where the set-up goes to the nursery anyway. */
+    public function tripForShortfall(): float
+    {
+        $trip = $this->season()->nurseryTripCost;
+
+        return $this->bought !== [] || $trip <= 0.0 ? 0.0 : $trip * (1.0 - $this->together->allEnough($this->onOffer()));
+    }
+
+    /** @return list<int> places in `plans` of grown crops that somebody sells */
+    public function onOffer(): array
+    {
+        return array_keys(array_filter($this->plans, fn (CropPlan $plan): bool => $this->index->isSold($plan->crop)));
+    }
+
+    private function place(Crop $crop): void
+    {
+        $method = $this->setup->methodFor($crop->id);
+        if ($method === Setup::NURSERY) {
+            if ($this->index->isSold($crop)) {
+                $this->bought[$crop->id] = $crop;
+            }
+
+            return;
+        }
+        $place = $this->index->methods[$method]->stages[0]->place;
+        $plan = $this->planner->plan($crop, $this->index->methods[$method], $this->firstLight($place), $this->firstMat($place));
+        if ($plan instanceof Warning) {
+            $this->failed[$crop->id] = $plan;
+
+            return;
+        }
+        $this->grown[$crop->id] = count($this->plans);
+        $this->plans[] = $plan;
+    }
+
+    private function firstLight(string $place): ?Light
+    {
+        foreach ($this->setup->lights as $id) {
+            if ($this->index->lights[$id]->place === $place) {
+                return $this->index->lights[$id];
+            }
+        }
+
+        return null;
+    }
+
+    private function firstMat(string $place): ?Mat
+    {
+        foreach ($this->setup->mats as $id) {
+            if ($this->index->mats[$id]->place === $place) {
+                return $this->index->mats[$id];
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Plan\Planning;
+
+use JollyPenny\Core\Plan\Calendar\StagePlan;
+use JollyPenny\Core\Plan\Calendar\Timetable;
+use JollyPenny\Core\Plan\Germination\Failure;
+use JollyPenny\Core\Plan\Germination\FirstStage;
+use JollyPenny\Core\Plan\Germination\Seedbed;
+use JollyPenny\Core\Plan\Germination\Viability;
+use JollyPenny\Core\Plan\Sowing\Chain;
+use JollyPenny\Core\Plan\Sowing\Known;
+use JollyPenny\Core\Plan\Sowing\Sower;
+use JollyPenny\Core\Plan\Sowing\SowingPlan;
+use JollyPenny\Core\Plan\Sowing\TwoValues;
+use JollyPenny\Core\Season\Crops\Crop;
+use JollyPenny\Core\Season\Crops\Method;
+use JollyPenny\Core\Season\Crops\MoveOn;
+use JollyPenny\Core\Season\Crops\Stage;
+use JollyPenny\Core\Season\SeasonIndex;
+use JollyPenny\Core\Season\Things\Light;
+use JollyPenny\Core\Season\Things\Mat;
+use JollyPenny\Core\Season\Things\Place;
+use JollyPenny\Core\Season\Things\Species;
+use JollyPenny\Core\Season\Units\Ceiling;
+
+/** Germination, sowing and calendar of one crop. A plan depends on nothing else that is grown, so it is kept. */
+final class CropPlanner
+{
+    /** @var array<string, CropPlan|Warning> */
+    private array $plans = [];
+
+    /** @var array<string, Seedbed> */
+    private array $seedbeds = [];
+
+    public readonly Sower $sower;
+
+    /**
+     * @param  ?Sower  $sower  of a season with the same chance of mishaps: what it has sized is not sized again
+     * @param  ?self  $like  of a season that differs in its crops alone: the plans of those that are the same are shared
+     * @param  ?Known  $known  answers from an earlier look
+     */
+    public function __construct(private readonly SeasonIndex $index, ?Sower $sower = null, private readonly ?self $like = null, ?Known $known = null)
+    {
+        $this->sower = $sower ?? $like->sower ?? new Sower($index->season->mishap, $known ?? new Known());
+    }
+
+    /**
+     * @param  ?Light  $light  the set-up's first light at the place of the first stage
+     * @param  ?Mat  $mat  the set-up's first mat there
+     * @return CropPlan|Warning why it cannot be raised so
+     */
+    public function plan(Crop $crop, Method $method, ?Light $light, ?Mat $mat): CropPlan|Warning
+    {
+        $first = $method->stages[0];
+        $light = $first->light ? $light : null;
+        $mat = $first->mat ? $mat : null;
+        $key = json_encode([$crop->id, $method->id, $light?->id, $mat?->id]);
+
+        $known = $this->like->plans[(string) $key] ?? null;
+        if ($known instanceof CropPlan && $known->crop == $crop) {
+            return $known;
+        }
+
+        return $this->plans[(string) $key] ??= $this->make($crop, $method, $light, $mat);
+    }
+
+    private function make(Crop $crop, Method $method, ?Light $light, ?Mat $mat): CropPlan|Warning
+    {
+        $season = $this->index->season;
+        $lot = $this->index->lots[$crop->lot];
+        $species = $this->index->species[$lot->species];
+        $outdoors = array_map(fn (Stage $stage): bool => $this->index->places[$stage->place]->outdoors, $method->stages);
+        $place = $this->index->places[$method->stages[0]->place];
+        $first = new FirstStage($method->stages[0], $this->seedbed($species, $place, $light, $mat), $species->daysToEmerge,
+            $lot->emergenceFactor);
+        $timetable = Timetable::of($season, $crop, $method, $outdoors, $first, $species->weeks);
+        if ($timetable instanceof Failure) {
+            return Warning::from($timetable->value);
+        }
+        $frost = Frost::of($species->tender, $season, $crop, $timetable, $outdoors[0]);
+        if ($frost === Frost::Kills) {
+            return Warning::Frost;
+        }
+        $viability = Viability::of($lot, $species, $season->year);
+        $relative = $timetable->sown->relative;
+        [$bad, $good] = TwoValues::around($viability->value, $viability->deviation());
+        $g = $viability->value * $relative;
+        $sowing = $this->sower->plan($method, $crop, Chain::of($method, $crop, $g, [$bad * $relative, $good * $relative], $season));
+
+        return $sowing === null ? Warning::CannotReach : new CropPlan(
+            $crop,
+            $lot,
+            $method,
+            $species,
+            $viability,
+            $timetable->sown,
+            $g,
+            $sowing,
+            $this->stages($crop, $method, $sowing, $timetable),
+            $timetable->lateDays,
+            $frost === Frost::Threatens,
+        );
+    }
+
+    /** Null where nothing is modelled. */
+    private function seedbed(Species $species, Place $place, ?Light $light, ?Mat $mat): ?Seedbed
+    {
+        $table = $species->germination;
+        if ($table === [] || $place->tempC === null) {
+            return null;
+        }
+
+        return $this->seedbeds[(string) json_encode([$species->id, $place->id, $light?->id, $mat?->id])]
+            ??= new Seedbed($table, $place, $light, $mat);
+    }
+
+    /** @return list<StagePlan> */
+    private function stages(Crop $crop, Method $method, SowingPlan $sowing, Timetable $timetable): array
+    {
+        $plans = [];
+        $container = null;
+        $sites = $sowing->sites;
+        $pottedOn = 0;
+        foreach ($method->stages as $i => $stage) {
+            if ($stage->container !== null) {
+                $container = $this->index->containers[$stage->container];
+                if ($i > 0) {
+                    $plants =
+                        $crop->moveOn === MoveOn::All ? $sowing->aliveBefore[$pottedOn] : min($sowing->caps[$pottedOn], $sowing->units);
+                    $sites = Ceiling::of($plants / $stage->plantsPerSite);
+                    $pottedOn++;
+                }
+            }
+            $flats = $container === null ? 0.0 : ($sites / $container->sitesPerUnit) * $container->flatsPerUnit;
+            [$start, $end] = $timetable->stages[$i];
+            $plans[] = new StagePlan($stage, $this->index->places[$stage->place], $container, $start, $end, $sites, $flats);
+        }
+
+        return $plans;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyPenny\Core\Showing\Pictures;
+
+use JollyPenny\Core\Plan\Results\SetupResult;
+use JollyPenny\Core\Season\Season;
+use JollyPenny\Core\Season\SeasonIndex;
+
+/** What screens draw of a result, by set-up. */
+final readonly class SeasonPictures
+{
+    /**
+     * @param  list<SetupResult>  $setups
+     * @return array<string, SetupPicture>
+     */
+    public static function of(array $setups, Season $season): array
+    {
+        $index = SeasonIndex::of($season);
+        $pictures = [];
+        foreach ($setups as $setup) {
+            $pictures[$setup->id] = SetupPicture::of($setup, $index);
+        }
+
+        return $pictures;
+    }
+}
