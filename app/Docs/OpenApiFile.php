@@ -79,7 +79,7 @@ final class OpenApiFile
 
     public static function text(): string
     {
-        $api = (new Generator())->setVersion('3.1.0')->generate([__DIR__.'/../Http/Controllers', __FILE__], validate: false);
+        $api = (new Generator())->setVersion('3.1.0')->generate([...glob(__DIR__.'/../*/*Controller.php') ?: [], __FILE__], validate: false);
         /** @var array<string, mixed> $document */
         $document = json_decode((string) $api?->toJson(), true, 64, JSON_THROW_ON_ERROR);
         $document['components'] = ['schemas' => self::schemas(), 'responses' => self::responses()];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Gardens\GardenGuard;
+use App\Accounts\GardenGuard;
 use App\Mail\Mailbox;
 use App\Models\User;
 use Illuminate\Cache\RateLimiting\Limit;

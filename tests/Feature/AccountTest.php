@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Gardens\Garden;
+use App\Accounts\Garden;
 use App\Mail\Mailbox;
 use App\Models\Price;
 use App\Models\Season;

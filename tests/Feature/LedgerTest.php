@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Files\LedgerWorkbook;
+use App\Ledger\LedgerWorkbook;
 use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\SeasonReader;
 use PhpOffice\PhpSpreadsheet\IOFactory;

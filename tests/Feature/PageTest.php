@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Http\ScreenFiles;
 use App\Models\Season;
+use App\Pages\ScreenFiles;
 use JollyPenny\Core\Season\Units\MoneyWords;
 use Tests\Seasons;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Gardens\Garden;
+use App\Accounts\Garden;
 use App\Models\Season;
 
 it('rolls a season on by one confirmation, and back as if nothing had been', function () {

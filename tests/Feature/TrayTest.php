@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Labels\QrCode;
 use App\Log\SmallPhoto;
 use App\Models\Photo;
+use App\Trays\QrCode;
 use JollyPenny\Core\Showing\Labels\LabelSheet;
 
 /** What a program of Debian's prints. */

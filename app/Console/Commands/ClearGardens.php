@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Gardens\Garden;
+use App\Accounts\Garden;
 use Illuminate\Console\Command;
 
 /** Clears trial gardens nobody came back to, and seasons deleted long ago. */

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons;
+
+use App\Health\Timing;
+use App\Http\Json;
+use Illuminate\Http\JsonResponse;
+use JollyPenny\Core\Showing\Pictures\Moved;
+use JollyPenny\Core\Showing\Pictures\SeasonPictures;
+use JollyPenny\Core\Showing\Pictures\SetupTills;
+use Throwable;
+
+/** A season as it is kept, with the figures of one set-up, what a screen draws of them, and what undo would do. */
+final readonly class SeasonState
+{
+    public function __construct(private History $history)
+    {
+    }
+
+    /**
+     * @param  mixed  $setup  id of the set-up on screen; the first where there is none such
+     * @param  array<string, mixed>  $more  what else the answer tells
+     */
+    public function answer(KeptSeason|EditedSeason $season, mixed $setup, array $more = []): JsonResponse
+    {
+        $kept = $season instanceof EditedSeason ? $season->kept : $season;
+        $undoes = $season instanceof EditedSeason ? $season->undoes : null;
+        $ids = array_column($kept->file->setups, 'id');
+        // It may just have been taken out, or its adding undone: the first one's figures then. Only what is on screen is reckoned.
+        $setup = is_string($setup) && in_array($setup, $ids, true) ? $setup : $ids[0] ?? '';
+        try {
+            $result = $kept->costing->result($setup);
+            $pictures = SeasonPictures::of($result['setups'], $kept->file);
+            $before = $season instanceof EditedSeason && $setup !== '' ? KeptTills::before($season, $setup) : null;
+            $moved = $before === null ? null : Moved::since($before, $setup, $pictures[$setup]);
+            KnownAnswers::keep($kept->model->id, $kept->costing->known);
+            $setup === '' ?: KeptTills::put($kept->model, $setup, SetupTills::ofPicture($pictures[$setup]));
+        } catch (Throwable $e) {
+            report($e);
+            // What there is can be seen, and the last change taken back.
+            [$result, $pictures, $moved] = [['format' => 'jolly-penny/result', 'version' => 1, 'setups' => []], [], null];
+            $more['unreckoned'] = true;
+        }
+        $more += $season instanceof EditedSeason ? ['moved' => $moved] : [];
+        Timing::part('figures');
+        $answer = Json::of([
+            'id' => $kept->model->id,
+            'revision' => $kept->model->revision,
+            'season' => $kept->document,
+            'result' => $result,
+            'pictures' => (object) $pictures,
+            'history' => $undoes === null ? $this->history->words($kept->model) : ['undo' => $undoes, 'redo' => null],
+            'demo' => $kept->model->demo === true,
+            ...$more,
+        ]);
+        Timing::part('answer');
+
+        return $answer;
+    }
+}
