@@ -158,7 +158,9 @@ final class Shapes
      */
     private static function classNamed(string $type, ReflectionClass $home): string
     {
-        foreach ([$type, $home->getNamespaceName().'\\'.$type] as $class) {
+        $code = (string) file_get_contents((string) $home->getFileName());
+        $imported = preg_match('/^use ([\w\\\\]+\\\\'.preg_quote($type, '/').');/m', $code, $use) === 1 ? $use[1] : $type;
+        foreach ([$imported, $home->getNamespaceName().'\\'.$type] as $class) {
             if (class_exists($class) || enum_exists($class)) {
                 return $class;
             }
