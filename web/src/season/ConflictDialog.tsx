@@ -1,7 +1,7 @@
 import { Button, Modal } from 'antd';
 import { useSyncExternalStore } from 'react';
 import { at } from './document';
-import { overlays } from '../shell/overlays';
+import { overlays } from '../hooks/overlays';
 import { conflicts } from './conflicts';
 import { useSnapshot } from './SeasonContext';
 import type { Path, Season } from '../api/types';

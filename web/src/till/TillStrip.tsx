@@ -3,7 +3,7 @@ import type { Till, TillMove } from '../api/types';
 import { lastStep } from '../season/lastStep';
 import { refusals } from '../season/refusals';
 import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
-import { useShortcut } from '../shell/useShortcut';
+import { useShortcut } from '../hooks/useShortcut';
 import { money, moneyChange, range } from '../words/money';
 import { plural } from '../words/sowing';
 import { useLog } from '../season/useLog';

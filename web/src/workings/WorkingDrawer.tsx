@@ -8,7 +8,7 @@ import { at } from '../season/document';
 import { pathWords } from '../season/ConflictDialog';
 import { useOnScreen, useStore } from '../season/SeasonContext';
 import { useOfRevision } from '../season/useOfRevision';
-import { overlays } from '../shell/overlays';
+import { overlays } from '../hooks/overlays';
 import { quantity } from './quantity';
 import s from './workings.module.css';
 

@@ -5,7 +5,7 @@ import { words } from '../../api/client';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
 import { shownSetup } from '../../season/shownSetup';
 import { useGuesses } from '../../season/useGuesses';
-import { PlanningPage } from '../../shell/Page';
+import { PlanningPage } from '../../page/Page';
 import { day } from '../../words/dates';
 import { money } from '../../words/money';
 import { count, odds, plural, upper } from '../../words/sowing';

@@ -1,7 +1,7 @@
 import type { Season, ThingUse } from '../../api/types';
 import { EditInUnit } from '../../edit/EditInUnit';
 import { spelled } from '../../words/spelling';
-import type { SaveKey } from './ThingFacts';
+import type { SaveKey } from './saveKey';
 
 interface Props {
   season: Season;

@@ -1,6 +1,6 @@
 import type { Season } from '../../api/types';
 import { EditInUnit } from '../../edit/EditInUnit';
-import type { SaveKey } from './ThingFacts';
+import type { SaveKey } from './saveKey';
 
 interface Props {
   season: Season;

@@ -3,7 +3,7 @@ import type { BenchPlace, Place, Season } from '../../api/types';
 import { Patterns } from '../../charts/PennyStack';
 import { varietyOf } from '../../season/site';
 import { flatsOn } from './layout';
-import { useNarrow } from '../../shell/useNarrow';
+import { useNarrow } from '../../hooks/useNarrow';
 import s from './bench.module.css';
 
 const WIDE = 210;

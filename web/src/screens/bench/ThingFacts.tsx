@@ -2,10 +2,8 @@ import type { Season, ThingUse } from '../../api/types';
 import { Said, SaidNumber } from '../../edit/Said';
 import { useIsGuess } from '../../season/useIsGuess';
 import type { List, Alike } from './alike';
+import type { SaveKey } from './saveKey';
 import { Warms } from './Warms';
-
-/** Writes one key of the things a line stands for. */
-export type SaveKey = (key: string, label: string) => (to: unknown) => Promise<unknown>;
 
 interface Props {
   season: Season;

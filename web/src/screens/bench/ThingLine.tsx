@@ -10,7 +10,8 @@ import { changedCount, type Alike } from './alike';
 import { LampLight } from './LampLight';
 import { MatThermostat } from './MatThermostat';
 import { MeterReading } from './MeterReading';
-import { ThingFacts, type SaveKey } from './ThingFacts';
+import type { SaveKey } from './saveKey';
+import { ThingFacts } from './ThingFacts';
 import s from './bench.module.css';
 
 /** As many as one line holds. */

@@ -1,6 +1,6 @@
 import type { Season } from '../../api/types';
 import { Said } from '../../edit/Said';
-import type { SaveKey } from './ThingFacts';
+import type { SaveKey } from './saveKey';
 
 interface Props {
   season: Season;

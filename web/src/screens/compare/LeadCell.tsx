@@ -2,11 +2,11 @@ import { clsx } from 'clsx';
 import type { Compared, Season, SetupResult } from '../../api/types';
 import { Progress } from '../../season/Progress';
 import { useStore } from '../../season/SeasonContext';
-import { useAsk } from '../../shell/AskContext';
+import { useAsk } from '../../page/AskContext';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
 import { moreOf } from './Answer';
-import { useNewSetup } from './useNewSetup';
+import { useNewSetup } from '../../season/useNewSetup';
 import { lackWords } from './lacks';
 import s from './compare.module.css';
 

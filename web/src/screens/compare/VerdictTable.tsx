@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import type { Compared, Season } from '../../api/types';
 import { moveInTable } from '../../edit/moveInTable';
-import { useAsk } from '../../shell/AskContext';
+import { useAsk } from '../../page/AskContext';
 import { money } from '../../words/money';
 import s from './compare.module.css';
 

@@ -1,22 +1,13 @@
 import { Link } from 'react-router';
 import { answered, client, words } from '../../api/client';
-import type { Crop, CropPicture, CropResult } from '../../api/types';
-import { useSnapshot, useStore, type OnScreen } from '../../season/SeasonContext';
-import type { LineFacts } from '../../season/site';
+import { useSnapshot, useStore } from '../../season/SeasonContext';
 import { Cautions } from '../cautions/Cautions';
 import { HowPart } from './HowPart';
 import { PacketPart } from './PacketPart';
+import type { PanelProps } from './panel';
 import { WhenPart } from './WhenPart';
 import { useOfRevision } from '../../season/useOfRevision';
 import s from './growlist.module.css';
-
-export interface PanelProps {
-  shown: OnScreen;
-  crop: Crop;
-  facts: LineFacts;
-  result: CropResult;
-  picture: CropPicture;
-}
 
 /** Everything else of a line: its plants, its packet, its method, and the other ways it could go. */
 export function CropPanel({ close, ...props }: PanelProps & { close: () => void }) {

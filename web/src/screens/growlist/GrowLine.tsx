@@ -8,7 +8,7 @@ import type { Measure } from '../../edit/SeenRows';
 import { parseText } from '../../edit/text';
 import type { SeasonActions } from '../../season/SeasonContext';
 import type { LineFacts } from '../../season/site';
-import { useAsk } from '../../shell/AskContext';
+import { useAsk } from '../../page/AskContext';
 import { shortDay } from '../../words/dates';
 import { money, moneySign } from '../../words/money';
 import { failure, percent, potWords, sowingLine, upper, verdictWords, warningWords } from '../../words/sowing';

@@ -6,8 +6,8 @@ import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext
 import { SeenRows } from '../../edit/SeenRows';
 import { useIsGuess } from '../../season/useIsGuess';
 import { factsOf } from '../../season/site';
-import { PlanningPage } from '../../shell/Page';
-import { SetupPicker } from '../../shell/SetupPicker';
+import { PlanningPage } from '../../page/Page';
+import { SetupPicker } from '../../page/SetupPicker';
 import { count, plural, upper } from '../../words/sowing';
 import { AddBox } from './AddBox';
 import { CropPanel } from './CropPanel';

@@ -6,7 +6,7 @@ import { useCatalogue } from '../../season/useCatalogue';
 import { useStore } from '../../season/SeasonContext';
 import { money } from '../../words/money';
 import { belowWords, certainty, sowingSentence, warningWords } from '../../words/sowing';
-import type { PanelProps } from './CropPanel';
+import type { PanelProps } from './panel';
 import { TwoStepPart } from './TwoStepPart';
 import { methodName } from '../../season/methods';
 import s from './growlist.module.css';

@@ -8,7 +8,7 @@ import { useIsGuess } from '../../season/useIsGuess';
 import { useCatalogue } from '../../season/useCatalogue';
 import { money, moneySign } from '../../words/money';
 import { percent, plural } from '../../words/sowing';
-import type { PanelProps } from './CropPanel';
+import type { PanelProps } from './panel';
 import { parseMaybePercent, parseTest, type HomeTest } from './parse';
 import s from './growlist.module.css';
 

@@ -8,7 +8,7 @@ import { useStore } from '../../season/SeasonContext';
 import { day, fromFrost } from '../../words/dates';
 import { money } from '../../words/money';
 import { count, odds, plural } from '../../words/sowing';
-import type { PanelProps } from './CropPanel';
+import type { PanelProps } from './panel';
 import { parseMaybeDate } from './parse';
 import s from './growlist.module.css';
 

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { words } from '../../api/client';
 import { useOnScreen, useStore, type OnScreen } from '../../season/SeasonContext';
 import { useGuesses } from '../../season/useGuesses';
-import { PlanningPage } from '../../shell/Page';
+import { PlanningPage } from '../../page/Page';
 import { count, plural, upper } from '../../words/sowing';
 import { GuessLine } from './GuessLine';
 import s from './guesses.module.css';

@@ -1,8 +1,8 @@
 import { words } from '../../api/client';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
-import { useAsk } from '../../shell/AskContext';
-import { PlanningPage } from '../../shell/Page';
-import { SetupPicker } from '../../shell/SetupPicker';
+import { useAsk } from '../../page/AskContext';
+import { PlanningPage } from '../../page/Page';
+import { SetupPicker } from '../../page/SetupPicker';
 import { money } from '../../words/money';
 import { FromWorkbook } from './FromWorkbook';
 import s from './ledger.module.css';

@@ -6,7 +6,7 @@ import { coded } from '../../files/coded';
 import { logbox, renewLog } from '../../season/logbox';
 import type { OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
-import { DoingPage } from '../../shell/DoingPage';
+import { DoingPage } from '../../page/DoingPage';
 import { shortDay } from '../../words/dates';
 import { entryWords } from '../../words/log';
 import { plural } from '../../words/sowing';

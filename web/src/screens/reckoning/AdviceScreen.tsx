@@ -1,7 +1,7 @@
 import { words } from '../../api/client';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
-import { PlanningPage } from '../../shell/Page';
-import { SetupPicker } from '../../shell/SetupPicker';
+import { PlanningPage } from '../../page/Page';
+import { SetupPicker } from '../../page/SetupPicker';
 import { AdvicePart } from './AdvicePart';
 import { HangsOnPart } from './HangsOnPart';
 import { RoomPart } from './RoomPart';

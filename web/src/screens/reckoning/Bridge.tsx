@@ -4,8 +4,8 @@ import c from '../../charts/charts.module.css';
 import { clsx } from 'clsx';
 import { money } from '../../words/money';
 import { GROUPS, type Group } from '../../words/groups';
-import { useAsk } from '../../shell/AskContext';
-import { useNarrow } from '../../shell/useNarrow';
+import { useAsk } from '../../page/AskContext';
+import { useNarrow } from '../../hooks/useNarrow';
 import s from './reckoning.module.css';
 
 export const STEP_WORDS: Record<string, string> = {

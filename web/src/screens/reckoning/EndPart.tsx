@@ -4,7 +4,7 @@ import { EditText } from '../../edit/EditText';
 import { parseNumber, showNumber, type Bounds } from '../../edit/numbers';
 import { logbox } from '../../season/logbox';
 import { useLog } from '../../season/useLog';
-import { LogTrouble } from '../../shell/LogTrouble';
+import { LogTrouble } from '../../page/LogTrouble';
 import { today } from '../../words/dates';
 import s from './reckoning.module.css';
 

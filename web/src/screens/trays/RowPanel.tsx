@@ -11,7 +11,7 @@ import { CountBox } from '../today/CountBox';
 import { SowAgainPart } from '../today/SowAgainPart';
 import { Photos } from './Photos';
 import { Timeline } from './Timeline';
-import type { Move } from './TraysScreen';
+import type { Move } from './useTrays';
 import s from './trays.module.css';
 
 interface Props {

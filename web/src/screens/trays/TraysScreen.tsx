@@ -4,14 +4,14 @@ import { answered, client, words } from '../../api/client';
 import type { TrayPicture } from '../../api/types';
 import { useLog } from '../../season/useLog';
 import { useStore, type OnScreen } from '../../season/SeasonContext';
-import { DoingPage } from '../../shell/DoingPage';
-import { SetupPicker } from '../../shell/SetupPicker';
+import { DoingPage } from '../../page/DoingPage';
+import { SetupPicker } from '../../page/SetupPicker';
 import { count, plural, upper } from '../../words/sowing';
 import { LabelsPart } from './LabelsPart';
 import { RowPanel } from './RowPanel';
 import { Tray } from './Tray';
 import { TrialsPart } from './TrialsPart';
-import { rowOf, useTrays } from './useTrays';
+import { rowOf, useTrays, type Move } from './useTrays';
 import s from './trays.module.css';
 
 /** "five trays", "three trays and two groups of pots" */
@@ -26,14 +26,6 @@ const trayWords = (trays: number, groups: number): string =>
 /** Which row of which tray holds what: laid out by itself, moved by hand, counted with a tap. */
 export function TraysScreen() {
   return <DoingPage>{(shown) => <Trays shown={shown} />}</DoingPage>;
-}
-
-/** What is moved where. */
-export interface Move {
-  tray: string;
-  row: number;
-  to: string;
-  to_row: number;
 }
 
 function Trays({ shown }: { shown: OnScreen }) {

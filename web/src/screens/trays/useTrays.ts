@@ -31,3 +31,11 @@ export const rowOf = (trays: TrayPicture[], letters: string | undefined, row: st
   const run = tray?.runs.find((one) => Number(row) >= one.row && Number(row) < one.row + one.rows);
   return tray && run ? { tray, run } : null;
 };
+
+/** What is moved where. */
+export interface Move {
+  tray: string;
+  row: number;
+  to: string;
+  to_row: number;
+}

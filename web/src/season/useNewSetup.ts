@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { answered, client, words } from '../../api/client';
-import type { Work } from '../../api/types';
-import { useStore } from '../../season/SeasonContext';
-import { NOT_WORKED_OUT } from '../../words/work';
+import { answered, client, words } from '../api/client';
+import type { Work } from '../api/types';
+import { useStore } from './SeasonContext';
+import { NOT_WORKED_OUT } from '../words/work';
 
 type Way = { ready_made?: string; copy?: string; fit?: string; work?: number };
 

@@ -7,7 +7,7 @@ import { ConflictDialog } from '../season/ConflictDialog';
 import { moneySign, places } from '../words/money';
 import { TillStrip, type Last } from '../till/TillStrip';
 import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
-import { AddSetup } from '../screens/compare/AddSetup';
+import { AddSetup } from './AddSetup';
 import { Deleted } from './Deleted';
 import { AskContext } from './AskContext';
 import { GuessCount } from './GuessCount';

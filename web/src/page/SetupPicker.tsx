@@ -1,6 +1,6 @@
 import { Select } from 'antd';
 import { useOnScreen, useStore } from '../season/SeasonContext';
-import s from './shell.module.css';
+import s from './page.module.css';
 
 /** Which set-up's figures are on screen. */
 export function SetupPicker() {

@@ -6,7 +6,7 @@ import { useOnScreen, useSnapshot, type OnScreen } from '../season/SeasonContext
 import { useLog } from '../season/useLog';
 import { Deleted } from './Deleted';
 import { LogTrouble } from './LogTrouble';
-import s from './shell.module.css';
+import s from './page.module.css';
 
 type Children = (shown: OnScreen) => ReactNode;
 

@@ -1,10 +1,10 @@
 import { Button } from 'antd';
-import type { Season } from '../../api/types';
-import { Menu } from '../../edit/Menu';
-import { useSnapshot, useStore } from '../../season/SeasonContext';
-import { Progress } from '../../season/Progress';
-import { useCatalogue } from '../../season/useCatalogue';
-import { useNewSetup } from './useNewSetup';
+import type { Season } from '../api/types';
+import { Menu } from '../edit/Menu';
+import { useSnapshot, useStore } from '../season/SeasonContext';
+import { Progress } from '../season/Progress';
+import { useCatalogue } from '../season/useCatalogue';
+import { useNewSetup } from '../season/useNewSetup';
 
 /** One more way beside the others: ready-made, mixed and matched, or a copy to change one thing in. */
 export function AddSetup({ season }: { season: Season }) {

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useSnapshot } from '../season/SeasonContext';
-import s from './shell.module.css';
+import s from './page.module.css';
 
 const SEEN = 'jolly-penny/seen';
 

@@ -2,7 +2,7 @@ import { Link, useLocation } from 'react-router';
 import { useSnapshot, type OnScreen } from '../season/SeasonContext';
 import { useGuesses } from '../season/useGuesses';
 import { count, plural, upper } from '../words/sowing';
-import s from './shell.module.css';
+import s from './page.module.css';
 
 /** How many numbers of one's own season nobody has looked at yet, and the way to them. */
 export function GuessCount({ shown }: { shown: OnScreen }) {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { parseNumber } from '../edit/numbers';
-import { inches } from './measures';
+import { inches } from '../words/measures';
+import { parseNumber } from './numbers';
 
 const read = (typed: string, unit: 'qt' | 'in' | 'L' | 'mm' | '°F' | 'lb') => {
   const parsed = parseNumber(typed, { least: -1000, most: 100_000, unit });
