@@ -46,6 +46,20 @@ export default defineConfig({
       },
     }),
   ],
-  build: { target: 'es2022' },
+  build: {
+    target: 'es2022',
+    rolldownOptions: {
+      output: {
+        // Chunks that change only with their packages, and whose names say what is in them; screens are chunks of their own.
+        codeSplitting: {
+          groups: [
+            { name: 'react', test: /node_modules\/(react|react-dom|scheduler)\//, priority: 3 },
+            { name: 'router-and-query', test: /node_modules\/(react-router|@tanstack)\//, priority: 2 },
+            { name: 'antd-shared', test: /node_modules\/(antd|@rc-component|@ant-design|stylis)\//, minShareCount: 12, priority: 1 },
+          ],
+        },
+      },
+    },
+  },
   css: { modules: { localsConvention: 'camelCase' } },
 });

@@ -3,8 +3,6 @@ import { lazy, Suspense, useEffect, useLayoutEffect } from 'react';
 import { Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
 import { dropEarlyWords } from '../season/fromPage';
 import { SeasonProvider } from '../season/SeasonContext';
-import { GrowListScreen } from '../screens/growlist/GrowListScreen';
-import { SeedlingScreen } from '../screens/seedling/SeedlingScreen';
 import { useSeasons } from '../screens/seasons/useSeasons';
 import { words } from '../api/client';
 import { nonce } from '../api/nonce';
@@ -13,8 +11,10 @@ import { TopBar } from './TopBar';
 import { themeFor } from '../theme/tokens';
 import { useScheme } from '../theme/useScheme';
 
-/** Screens besides the first, fetched once the first stands, so that they are there without a connection too. */
+/** Screens besides the one that is opened, fetched once that stands, so that they are there without a connection too. */
 const screens = {
+  list: () => import('../screens/growlist/ListScreen').then((module) => ({ default: module.ListScreen })),
+  seedling: () => import('../screens/seedling/SeedlingScreen').then((module) => ({ default: module.SeedlingScreen })),
   seasons: () => import('../screens/seasons/SeasonsScreen').then((module) => ({ default: module.SeasonsScreen })),
   compare: () => import('../screens/compare/CompareScreen').then((module) => ({ default: module.CompareScreen })),
   calendar: () => import('../screens/calendar/CalendarScreen').then((module) => ({ default: module.CalendarScreen })),
@@ -36,6 +36,8 @@ const screens = {
   guesses: () => import('../screens/guesses/GuessesScreen').then((module) => ({ default: module.GuessesScreen })),
   cautions: () => import('../screens/cautions/CautionsScreen').then((module) => ({ default: module.CautionsScreen })),
 };
+const ListScreen = lazy(screens.list);
+const SeedlingScreen = lazy(screens.seedling);
 const SeasonsScreen = lazy(screens.seasons);
 const CompareScreen = lazy(screens.compare);
 const CalendarScreen = lazy(screens.calendar);
@@ -95,7 +97,7 @@ export function App() {
             <Routes>
               <Route path="/seasons/:season" element={<SeasonFrame scheme={scheme} toggle={toggle} />}>
                 <Route index element={<Navigate to="compare" replace />} />
-                <Route path="list" element={<GrowListScreen />} />
+                <Route path="list" element={<ListScreen />} />
                 <Route path="calendar" element={<CalendarScreen />} />
                 <Route path="raising" element={<RaisingScreen />} />
                 <Route path="pots" element={<PotsScreen />} />

@@ -20,7 +20,7 @@ import s from './growlist.module.css';
 import { LOCALE } from '../../words/region';
 
 /** The grow list: what, how many, from which packet, how much to sow, what it costs, and whether to. */
-export function GrowListScreen() {
+export function ListScreen() {
   const shown = useOnScreen();
   return <PlanningPage>{shown && <List shown={shown} />}</PlanningPage>;
 }
