@@ -11,7 +11,7 @@ final class ScreenFiles
 {
     private const MANIFEST = 'build/manifest.json';
 
-    /** @return list<string> addresses of scripts; none where there is no such screen, or no build */
+    /** @return list<string> addresses of scripts and styles; none where there is no such screen, or no build */
     public static function of(string $screen): array
     {
         $path = public_path(self::MANIFEST);
@@ -19,8 +19,9 @@ final class ScreenFiles
         foreach (array_keys($manifest) as $source) {
             if (preg_match("#/screens/[^/]+/{$screen}Screen\.tsx$#i", (string) $source) === 1) {
                 $files = array_diff_key(self::with($manifest, (string) $source), self::with($manifest, 'web/src/main.tsx'));
+                $styles = array_merge([], ...array_map(fn (string $part): array => $manifest[$part]['css'] ?? [], array_keys($files)));
 
-                return array_map(fn (string $file): string => "/build/{$file}", array_values($files));
+                return array_map(fn (string $file): string => "/build/{$file}", array_merge(array_values($files), $styles));
             }
         }
 
@@ -28,7 +29,7 @@ final class ScreenFiles
     }
 
     /**
-     * @param  array<string, array{file: string, imports?: list<string>}>  $manifest
+     * @param  array<string, array{file: string, imports?: list<string>, css?: list<string>}>  $manifest
      * @param  array<string, string>  $found
      * @return array<string, string> files by what they are made from, with what they import
      */

@@ -111,6 +111,8 @@ front_end() {
   if [ -f "$ROOT/public/build/manifest.json" ] && [ -f "$ROOT/public/sw.js" ] && stamped web "$print"; then return; fi
   echo "Building the front end"
   step "building the front end" "$VAR/log/build.log" npm --prefix "$ROOT" run build
+  # Packed once as small as it goes, instead of quickly at every request.
+  find "$ROOT/public/build/assets" \( -name '*.js' -o -name '*.css' \) -exec gzip -9 -k -f {} +
   stamp web "$print"
 }
 

@@ -223,6 +223,8 @@ http {
   uwsgi_temp_path $dir/tmp/uwsgi;
   scgi_temp_path $dir/tmp/scgi;
   gzip on;
+  gzip_static on;
+  gzip_comp_level 4;
   gzip_types text/css application/javascript application/json application/problem+json image/svg+xml;
   fastcgi_buffers 16 64k;
   fastcgi_buffer_size 64k;

@@ -107,6 +107,7 @@ it('names the files of a screen, without those every page has', function () {
     $manifest = json_decode((string) file_get_contents(public_path('build/manifest.json')), true);
     $main = "/build/{$manifest['web/src/main.tsx']['file']}";
     $screen = "/build/{$manifest['web/src/screens/bench/BenchScreen.tsx']['file']}";
-    expect(ScreenFiles::of('bench'))->toContain($screen)->not->toContain($main)
+    $style = "/build/{$manifest['web/src/screens/bench/BenchScreen.tsx']['css'][0]}";
+    expect(ScreenFiles::of('bench'))->toContain($screen)->toContain($style)->not->toContain($main)
         ->and(ScreenFiles::of('nowhere'))->toBe([])->and(ScreenFiles::of('../bench'))->toBe([]);
 });

@@ -13,7 +13,7 @@
   <link rel="icon" href="/icon.svg" type="image/svg+xml">
   @vite('web/src/main.tsx')
 @foreach ($ahead ?? [] as $file)
-  <link rel="modulepreload" href="{{ $file }}">
+  <link @if (str_ends_with($file, '.css')) rel="preload" as="style" crossorigin @else rel="modulepreload" @endif href="{{ $file }}">
 @endforeach
 </head>
 <body>

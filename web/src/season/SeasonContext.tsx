@@ -12,6 +12,7 @@ import { answered, client, Refusal, words } from '../api/client';
 import type { CropPicture, CropResult, Path, Season, SeasonState, Setup, SetupPicture, SetupResult } from '../api/types';
 import { setupOf, type Entry, type LastChange } from './entry';
 import { change, fetchSeason, keys, onScreen, run, withPending, type Pending } from './queue';
+import { stillNew } from './fromPage';
 import { lastStep } from './lastStep';
 import { refusals } from './refusals';
 import { shownSetup } from './shownSetup';
@@ -103,7 +104,11 @@ function useLatest(id: number): Snapshot {
   const { data: entry } = useQuery<Entry>({ queryKey: keys.season(id), queryFn: skipToken, staleTime: Infinity });
   const wish = useSyncExternalStore(shownSetup.subscribe, () => shownSetup.get(id));
   const setup = entry ? setupOf(entry, wish) : wish;
-  const { error } = useQuery({ queryKey: keys.figures(id, setup), queryFn: () => fetchSeason(queries, id, setup), staleTime: 0 });
+  const { error } = useQuery({
+    queryKey: keys.figures(id, setup),
+    queryFn: () => fetchSeason(queries, id, setup),
+    staleTime: stillNew,
+  });
   const pending = useMutationState({
     filters: { mutationKey: keys.change(id), status: 'pending' },
     select: ({ state }) => state.variables as Pending,

@@ -1,6 +1,13 @@
 import type { QueryClient } from '@tanstack/react-query';
 import type { SeasonLine, SeasonState } from '../api/types';
-import { learn } from './queue';
+import { setupOf } from './entry';
+import { keys, learn } from './queue';
+import { shownSetup } from './shownSetup';
+
+/** What the page brought with it is not asked for again while the page is new. */
+const NEW_MS = 15_000;
+let brought = false;
+export const stillNew = (): number => (brought ? Math.max(0, NEW_MS - performance.now()) : 0);
 
 interface Known {
   seasons?: SeasonLine[];
@@ -11,7 +18,13 @@ interface Known {
 export function knowFromPage(queries: QueryClient): void {
   const { seasons, state } = JSON.parse(document.getElementById('known')?.textContent ?? '{}') as Known;
   if (seasons) queries.setQueryData(['seasons'], { seasons });
-  if (state) learn(queries, state.id, state);
+  if (!state) return;
+  const entry = learn(queries, state.id, state);
+  const setup = setupOf(entry, shownSetup.get(state.id));
+  // Only the figures of the set-up that was brought are here.
+  if (setup !== null && entry.figures[setup]?.revision === entry.revision)
+    queries.setQueryData(keys.figures(state.id, setup), entry.revision);
+  brought = true;
 }
 
 /** The page's own words for the answer give way to the first screen. */
