@@ -21,7 +21,7 @@ final class ScreenFiles
                 $files = array_diff_key(self::with($manifest, (string) $source), self::with($manifest, 'web/src/main.tsx'));
                 $styles = array_merge([], ...array_map(fn (string $part): array => $manifest[$part]['css'] ?? [], array_keys($files)));
 
-                return array_map(fn (string $file): string => "/build/{$file}", array_merge(array_values($files), $styles));
+                return array_map(fn (string $file): string => "/build/{$file}", [...array_values($files), ...array_values($styles)]);
             }
         }
 
