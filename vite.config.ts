@@ -55,7 +55,12 @@ export default defineConfig({
           groups: [
             { name: 'react', test: /node_modules\/(react|react-dom|scheduler)\//, priority: 3 },
             { name: 'router-and-query', test: /node_modules\/(react-router|@tanstack)\//, priority: 2 },
-            { name: 'antd-shared', test: /node_modules\/(antd|@rc-component|@ant-design|stylis)\//, minShareCount: 12, priority: 1 },
+            {
+              name: 'antd-shared',
+              test: /node_modules\/(antd|@rc-component|@ant-design|stylis)\//,
+              minShareCount: 12,
+              priority: 1,
+            },
           ],
         },
       },
