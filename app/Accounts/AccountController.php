@@ -15,9 +15,26 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Password;
 use OpenApi\Attributes as OA;
+use stdClass;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** The account behind a garden: kept with an e-mail and a password, changed, exported, deleted. */
+/**
+ * The account behind a garden: kept with an e-mail and a password, changed, exported, deleted.
+ *
+ * @phpstan-type AccountShape array{email: ?string, trial: bool, guest: bool, mailbox: bool}
+ * @phpstan-type CredentialsShape array{email: string, password: string}
+ * @phpstan-type AccountChangeShape array{email?: string, password?: string, current_password: string}
+ * @phpstan-type CurrentPasswordShape array{current_password?: string}
+ * @phpstan-type ExportShape array{
+ *     format: string,
+ *     version: int,
+ *     email: ?string,
+ *     created_at: ?string,
+ *     seasons: list<stdClass>,
+ *     shed: list<stdClass>,
+ *     prices: list<stdClass>,
+ * }
+ */
 final class AccountController
 {
     public function __construct(private readonly Gardener $gardener, private readonly Garden $garden)

@@ -15,7 +15,12 @@ use Illuminate\Validation\Rules\Password as Strength;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
-/** A forgotten password: a letter with a link, and the new password. */
+/**
+ * A forgotten password: a letter with a link, and the new password.
+ *
+ * @phpstan-type EmailShape array{email: string}
+ * @phpstan-type ResetShape array{email: string, token: string, password: string}
+ */
 final class PasswordController
 {
     #[OA\Post(path: '/api/password/forgot', operationId: 'forgotPassword', summary: 'Send a link to set a new password', tags: ['Account'])]

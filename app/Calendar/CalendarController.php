@@ -19,16 +19,35 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
+use JollyPenny\Core\Deciding\Choosing\Relief;
 use JollyPenny\Core\Deciding\Choosing\Reliefs;
+use JollyPenny\Core\Living\Tasks\Job;
 use JollyPenny\Core\Living\Tasks\Jobs;
 use JollyPenny\Core\Living\Tasks\Timing;
+use JollyPenny\Core\Living\Tasks\TimingNote;
 use JollyPenny\Core\Plan\Books\BenchDays;
 use JollyPenny\Core\Plan\Editing\BarMoves;
 use JollyPenny\Core\Season\Setup;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** A set-up's season day by day: tasks, the bench, what would make room; and the tasks for a calendar program. */
+/**
+ * A set-up's season day by day: tasks, the bench, what would make room; and the tasks for a calendar program.
+ *
+ * @phpstan-type CalendarShape array{
+ *     tasks: list<Job>,
+ *     timing: list<TimingNote>,
+ *     bench: list<BenchDays>,
+ *     relief: list<Relief>,
+ *     feed: ?string,
+ * }
+ * @phpstan-type BarMoveShape array{
+ *     // of the method, from 0; null for the sowing
+ *     stage?: ?int,
+ *     by: int,
+ * }
+ * @phpstan-type FeedShape array{address: string}
+ */
 final class CalendarController
 {
     public function __construct(private readonly Gardener $gardener)

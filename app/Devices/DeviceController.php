@@ -13,12 +13,33 @@ use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Living\Devices\DeviceKind;
+use JollyPenny\Core\Living\Devices\DeviceReport;
 use Laravel\Sanctum\PersonalAccessToken;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Symfony\Component\HttpKernel\Exception\UnauthorizedHttpException;
 
-/** Plug meters and thermometers: made known, listened to, and what they say beside the plan. */
+/**
+ * Plug meters and thermometers: made known, listened to, and what they say beside the plan.
+ *
+ * @phpstan-type DevicesShape array{
+ *     devices: list<array{
+ *         id: int,
+ *         name: string,
+ *         kind: DeviceKind,
+ *         list: string,
+ *         thing: string,
+ *         unit: string,
+ *         refused: int,
+ *         heard_at: ?string,
+ *         report: DeviceReport,
+ *     }>,
+ * }
+ * @phpstan-type NewDeviceShape array{name: string, kind: DeviceKind, list: 'lights'|'mats'|'appliances'|'places', thing: string}
+ * @phpstan-type DeviceMadeShape array{id: int, token: string}
+ * @phpstan-type NewReadingsShape array{readings: list<array{at: string, value: float}>}
+ * @phpstan-type ReadingsKeptShape array{kept: int, known: int, refused: int}
+ */
 final class DeviceController
 {
     private const MAY = 'readings';

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Docs;
 
 use BackedEnum;
+use PHPStan\PhpDocParser\Ast\Attribute;
+use PHPStan\PhpDocParser\Ast\Comment;
 use PHPStan\PhpDocParser\Ast\Type\ArrayShapeNode;
+use PHPStan\PhpDocParser\Ast\Type\ConstTypeNode;
 use PHPStan\PhpDocParser\Ast\Type\GenericTypeNode;
 use PHPStan\PhpDocParser\Ast\Type\IdentifierTypeNode;
+use PHPStan\PhpDocParser\Ast\Type\IntersectionTypeNode;
 use PHPStan\PhpDocParser\Ast\Type\NullableTypeNode;
 use PHPStan\PhpDocParser\Ast\Type\TypeNode;
 use PHPStan\PhpDocParser\Ast\Type\UnionTypeNode;
@@ -21,9 +25,14 @@ use ReflectionClass;
 use ReflectionEnum;
 use RuntimeException;
 
-/** JSON Schemas of the core's value objects, read off their constructors and the types in their docblocks. */
+/**
+ * JSON Schemas of value objects, read off their constructors and the types in their docblocks; and of what is sent beside these, which
+ * a controller says as a type of its own (phpstan-type), called after the schema with "Shape" behind.
+ */
 final class Shapes
 {
+    private const SHAPE = 'Shape';
+
     private const SCALARS = ['float' => 'number', 'int' => 'integer', 'bool' => 'boolean', 'string' => 'string', 'null' => 'null'];
 
     /** @var array<string, array<string, mixed>> by short class name */
@@ -37,11 +46,25 @@ final class Shapes
 
     public function __construct()
     {
-        $config = new ParserConfig([]);
+        $config = new ParserConfig(['comments' => true]);
         $constants = new ConstExprParser($config);
         $this->lexer = new Lexer($config);
         $this->types = new TypeParser($config, $constants);
         $this->docs = new PhpDocParser($config, $this->types, $constants);
+    }
+
+    /**
+     * Takes in the types that a class says of its own.
+     *
+     * @param  class-string  $class
+     */
+    public function said(string $class): void
+    {
+        $home = new ReflectionClass($class);
+        $docs = (string) $home->getDocComment();
+        foreach ($docs === '' ? [] : $this->docs->parse(new TokenIterator($this->lexer->tokenize($docs)))->getTypeAliasTagValues() as $tag) {
+            $this->schemas[substr($tag->alias, 0, -strlen(self::SHAPE))] = $this->type($tag->type, $home);
+        }
     }
 
     /**
@@ -62,6 +85,12 @@ final class Shapes
                 : $this->object($reflection);
         }
 
+        return self::reference($name);
+    }
+
+    /** @return array<string, mixed> */
+    private static function reference(string $name): array
+    {
         return ['$ref' => "#/components/schemas/{$name}"];
     }
 
@@ -104,6 +133,8 @@ final class Shapes
     {
         return match (true) {
             $type instanceof NullableTypeNode => self::either([$this->type($type->type, $home), ['type' => 'null']]),
+            $type instanceof IntersectionTypeNode => ['allOf' => array_map(fn (TypeNode $one): array => $this->type($one, $home), array_values($type->types))],
+            $type instanceof UnionTypeNode && $type->types[0] instanceof ConstTypeNode => ['enum' => array_map(self::word(...), array_values($type->types))],
             $type instanceof UnionTypeNode => self::either(
                 array_map(fn (TypeNode $one): array => $this->type($one, $home), array_values($type->types)),
             ),
@@ -115,6 +146,7 @@ final class Shapes
             $type instanceof IdentifierTypeNode => match (true) {
                 isset(self::SCALARS[$type->name]) => ['type' => self::SCALARS[$type->name]],
                 $type->name === 'mixed' => ['description' => 'any value'],
+                str_ends_with($type->name, self::SHAPE) => self::reference(substr($type->name, 0, -strlen(self::SHAPE))),
                 in_array($type->name, ['stdClass', 'array'], true) => ['type' => 'object'],
                 default => $this->of(self::classNamed($type->name, $home)),
             },
@@ -128,12 +160,22 @@ final class Shapes
      */
     private function shape(ArrayShapeNode $type, ReflectionClass $home): array
     {
-        $properties = [];
+        $properties = $required = [];
         foreach ($type->items as $item) {
-            $properties[(string) $item->keyName] = $this->type($item->valueType, $home);
+            $name = (string) $item->keyName;
+            /** @var list<Comment> $comments */
+            $comments = $item->getAttribute(Attribute::COMMENTS) ?? [];
+            $words = implode(' ', array_map(fn (Comment $one): string => ltrim($one->text, '/ '), $comments));
+            $properties[$name] = $this->type($item->valueType, $home) + ($words === '' ? [] : ['description' => $words]);
+            $item->optional || $required[] = $name;
         }
 
-        return ['type' => 'object', 'properties' => $properties, 'required' => array_keys($properties)];
+        return ['type' => 'object', 'properties' => $properties, 'required' => $required];
+    }
+
+    private static function word(TypeNode $one): string
+    {
+        return trim((string) $one, '\'"');
     }
 
     /**
@@ -159,7 +201,8 @@ final class Shapes
     private static function classNamed(string $type, ReflectionClass $home): string
     {
         $code = (string) file_get_contents((string) $home->getFileName());
-        $imported = preg_match('/^use ([\w\\\\]+\\\\'.preg_quote($type, '/').');/m', $code, $use) === 1 ? $use[1] : $type;
+        $name = preg_quote($type, '/');
+        $imported = preg_match("/^use ([\\w\\\\]+\\\\{$name}(?=;)|[\\w\\\\]+(?= as {$name};))/m", $code, $use) === 1 ? $use[1] : $type;
         foreach ([$imported, $home->getNamespaceName().'\\'.$type] as $class) {
             if (class_exists($class) || enum_exists($class)) {
                 return $class;

@@ -20,7 +20,21 @@ use Symfony\Component\ErrorHandler\Error\FatalError;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
-/** What went wrong, as problem details (RFC 9457): never a stack trace. */
+/**
+ * What went wrong, as problem details (RFC 9457): never a stack trace.
+ *
+ * @phpstan-type FaultShape array{path: string, problem: string, remedy: string}
+ * @phpstan-type ConflictShape array{path: list<string|int>, was: mixed, theirs: mixed, yours: mixed}
+ * @phpstan-type ProblemShape array{
+ *     type: string,
+ *     title: string,
+ *     status: int,
+ *     detail: string,
+ *     faults?: list<FaultShape>,
+ *     revision?: int,
+ *     conflicts?: list<ConflictShape>,
+ * }
+ */
 final readonly class Problem
 {
     private const UNUSABLE = 'These values cannot be used';

@@ -18,7 +18,15 @@ use PhpOffice\PhpSpreadsheet\IOFactory;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** What a season costs, crop by crop and head by head: on screen, as a table, and as a workbook that can be changed and read back. */
+/**
+ * What a season costs, crop by crop and head by head: on screen, as a table, and as a workbook that can be changed and read back.
+ *
+ * @phpstan-type WorkbookShape array{
+ *     // xlsx or ods, in base64
+ *     file: string,
+ * }
+ * @phpstan-type WorkbookChangesShape array{changes: list<array{path: list<string|int>, label: string, from: float, to: float}>}
+ */
 final class LedgerController
 {
     private const FORMATS = [

@@ -13,6 +13,7 @@ use App\Models\Photo;
 use App\Models\Season;
 use App\Prices\NotATable;
 use App\Seasons\KeptSeason;
+use App\Trays\TrayController;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -23,7 +24,20 @@ use JollyPenny\Core\Season\Log\LogEntry;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What is written down in a season: added to, corrected by later entries, never changed. */
+/**
+ * What is written down in a season: added to, corrected by later entries, never changed.
+ *
+ * @phpstan-import-type PhotoLineShape from TrayController
+ *
+ * @phpstan-type LogShape array{entries: list<LogEntry & array{stands: bool}>, photos: list<PhotoLineShape>}
+ * @phpstan-type NewEntriesShape array{entries: list<LogEntry>}
+ * @phpstan-type WrittenShape array{refused: list<array{id: string, why: string}>}
+ * @phpstan-type LogTableShape array{
+ *     // CSV in base64
+ *     file: string,
+ * }
+ * @phpstan-type LogTableReadShape array{rows: int, new: int, faults: list<array{line: int, why: string}>}
+ */
 final class LogController
 {
     /** In one request. */

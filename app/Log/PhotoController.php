@@ -14,7 +14,18 @@ use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** Small pictures with a row. */
+/**
+ * Small pictures with a row.
+ *
+ * @phpstan-type NewPhotoShape array{
+ *     on: string,
+ *     crop?: ?string,
+ *     tray?: ?string,
+ *     note?: ?string,
+ *     // JPEG, PNG or WebP in base64
+ *     image: string,
+ * }
+ */
 final class PhotoController
 {
     public function __construct(private readonly Gardener $gardener)

@@ -9,10 +9,36 @@ use Illuminate\Http\JsonResponse;
 use JollyPenny\Core\Plan\Cautions\Caution;
 use JollyPenny\Core\Season\Catalogue\Catalogue;
 use JollyPenny\Core\Season\Catalogue\PriceLevel;
+use JollyPenny\Core\Season\Catalogue\SpeciesFacts;
 use JollyPenny\Core\Season\Units\Currency;
 use OpenApi\Attributes as OA;
 
-/** What ships with the application: species and ready-made set-ups to pick from, and the cautions. */
+/**
+ * What ships with the application: species and ready-made set-ups to pick from, and the cautions.
+ *
+ * @phpstan-import-type WarnedShape from CropController
+ *
+ * @phpstan-type CatalogueThingShape array{
+ *     id: string,
+ *     name: string,
+ *     us_name: string,
+ *     price: ?float,
+ *     // within its list; of a supply: medium, additive, feed or sundry
+ *     kind: ?string,
+ *     // of a feed: so much in a litre of water
+ *     dose_per_l: ?float,
+ *     source: string,
+ * }
+ * @phpstan-type CautionsShape array{cautions: list<WarnedShape>}
+ * @phpstan-type CatalogueShape array{
+ *     species: list<SpeciesFacts>,
+ *     schools: array<string, string>,
+ *     currencies: list<Currency>,
+ *     price_levels: list<PriceLevel>,
+ *     things: array<string, list<CatalogueThingShape>>,
+ *     setups: list<array{id: string, name: string}>,
+ * }
+ */
 final class CatalogueController
 {
     private const A_DAY = 86400;

@@ -19,6 +19,7 @@ use JollyPenny\Core\Deciding\Choosing\MadeToFit;
 use JollyPenny\Core\Plan\Drafting\ReadyMade;
 use JollyPenny\Core\Plan\Drafting\SeasonDraft;
 use JollyPenny\Core\Plan\Results\SeasonCosting;
+use JollyPenny\Core\Plan\Years\SetupYears;
 use JollyPenny\Core\Plan\Years\YearsCosting;
 use JollyPenny\Core\Season\Catalogue\Cell;
 use JollyPenny\Core\Season\Catalogue\NotInCatalogue;
@@ -29,7 +30,15 @@ use OpenApi\Attributes as OA;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** All set-ups side by side, what makes them differ, how they do over the years; and new ones beside them. */
+/**
+ * All set-ups side by side, what makes them differ, how they do over the years; and new ones beside them.
+ *
+ * @phpstan-import-type ResultShape from SeasonState
+ *
+ * @phpstan-type ComparedShape array{revision: int, result: ResultShape, comparison: Comparison, stacks: ComparedStacks}
+ * @phpstan-type YearsShape array{setups: list<SetupYears>}
+ * @phpstan-type NewSetupShape array{ready_made?: string, copy?: string, fit?: string, work?: int}
+ */
 final class CompareController
 {
     private const MOST_SEASONS = 10;

@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
 use JollyPenny\Core\Deciding\Advising\FirstPacks;
+use JollyPenny\Core\Deciding\Choosing\CropChoice;
 use JollyPenny\Core\Deciding\Choosing\CropChoices;
 use JollyPenny\Core\Plan\Cautions\Caution;
 use JollyPenny\Core\Plan\Cautions\CautionsFor;
@@ -31,7 +32,40 @@ use OpenApi\Attributes as OA;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** Lines of the grow list: adding them, repeating them, saying how much to sow, and the other ways they could go. */
+/**
+ * Lines of the grow list: adding them, repeating them, saying how much to sow, and the other ways they could go.
+ *
+ * @phpstan-type WrittenListShape array{text: string, metric?: bool}
+ * @phpstan-type ReadListShape array{
+ *     lines: list<array{
+ *         // as it was written
+ *         text: string,
+ *         // of the species; null where it is not known for certain
+ *         name: ?string,
+ *         variety: string,
+ *         wanted: ?int,
+ *         question: ?string,
+ *         nearest: list<string>,
+ *     }>,
+ * }
+ * @phpstan-type NewCropsShape array{
+ *     text?: string,
+ *     species?: string,
+ *     variety?: string,
+ *     lot?: string,
+ *     wanted?: int,
+ *     setup?: ?string,
+ *     like?: string,
+ *     days?: float,
+ *     weeks?: float,
+ *     tender?: bool,
+ * }
+ * @phpstan-type NewPacketShape array{like: string, setup?: ?string}
+ * @phpstan-type RoundsShape array{every_days: int, times: int, setup?: ?string}
+ * @phpstan-type SaidShape array{words: string, setup: string}
+ * @phpstan-type ChoicesShape array{methods: list<CropChoice>, lots: list<CropChoice>, cautions: list<WarnedShape>}
+ * @phpstan-type WarnedShape array{id: string, title: string, text: string}
+ */
 final class CropController
 {
     private const MOST_ROUNDS = 26;

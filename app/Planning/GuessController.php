@@ -13,7 +13,19 @@ use JollyPenny\Core\Showing\Workings\Origins;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** Numbers of a plan that are the catalogue's and that nobody has looked at yet. */
+/**
+ * Numbers of a plan that are the catalogue's and that nobody has looked at yet.
+ *
+ * @phpstan-type GuessesShape array{
+ *     guesses: list<array{
+ *         path: list<string>,
+ *         name: string,
+ *         value: ?float,
+ *         // money that it may well move what is saved by
+ *         moves: float,
+ *     }>,
+ * }
+ */
 final class GuessController
 {
     #[OA\Get(

@@ -13,6 +13,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Deciding\Choosing\GrownStage;
 use JollyPenny\Core\Deciding\Choosing\MethodGrowth;
 use JollyPenny\Core\Plan\Drafting\Schools;
 use JollyPenny\Core\Plan\Drafting\SeasonDraft;
@@ -22,7 +23,13 @@ use OpenApi\Attributes as OA;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** Methods: the schools' to begin from, what they cost stage by stage, and survival as people say it. */
+/**
+ * Methods: the schools' to begin from, what they cost stage by stage, and survival as people say it.
+ *
+ * @phpstan-type NewMethodShape array{school?: string, copy?: string, setup?: ?string, crop?: string}
+ * @phpstan-type SurvivalShape array{preset: 'first_year'|'usual'|'careful', setup?: ?string}
+ * @phpstan-type GrowthShape array{crop: ?string, stages: list<GrownStage>, used_by: list<string>, crops: list<string>}
+ */
 final class MethodController
 {
     public function __construct(private readonly Gardener $gardener, private readonly SeasonEditor $editor, private readonly SeasonState $state)

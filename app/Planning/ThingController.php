@@ -17,7 +17,11 @@ use JollyPenny\Core\Season\Catalogue\NotInCatalogue;
 use OpenApi\Attributes as OA;
 use stdClass;
 
-/** New lamps, mats, pots, supplies, places and offers. */
+/**
+ * New lamps, mats, pots, supplies, places and offers.
+ *
+ * @phpstan-type NewThingShape array{list: string, catalogue?: string, name?: string, place?: string, setup?: string, count?: int}
+ */
 final class ThingController
 {
     private const MOST_AT_ONCE = 20;

@@ -15,7 +15,28 @@ use JollyPenny\Core\Showing\Workings\Origins;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** How a figure of a set-up, or of one of its crops, comes about. */
+/**
+ * How a figure of a set-up, or of one of its crops, comes about.
+ *
+ * @phpstan-type TermShape array{
+ *     label: string,
+ *     value: float|string|null,
+ *     unit: string,
+ *     path: ?list<string|int>,
+ *     working: ?string,
+ *     origin: 'you'|'catalogue'|'test'|'computed',
+ *     source: ?string,
+ * }
+ * @phpstan-type WorkingShape array{
+ *     figure: string,
+ *     title: string,
+ *     value: ?float,
+ *     unit: string,
+ *     rule: string,
+ *     formula: string,
+ *     terms: list<TermShape>,
+ * }
+ */
 final class WorkingController
 {
     #[

@@ -18,7 +18,69 @@ use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** A person's prices, by thing, shop, pack and day, in every season. */
+/**
+ * A person's prices, by thing, shop, pack and day, in every season.
+ *
+ * @phpstan-type PriceBookShape array{
+ *     things: list<array{
+ *         name: string,
+ *         prices: list<array{
+ *             id: int,
+ *             shop: string,
+ *             holds: ?float,
+ *             unit: string,
+ *             price: float,
+ *             currency: string,
+ *             on: string,
+ *         }>,
+ *     }>,
+ *     // 1 where there are more things than are shown
+ *     more: int,
+ *     lines: int,
+ * }
+ * @phpstan-type NewPriceShape array{
+ *     name: string,
+ *     shop?: ?string,
+ *     holds?: ?float,
+ *     unit?: ?string,
+ *     price: float,
+ *     currency: string,
+ *     on: string,
+ * }
+ * @phpstan-type PriceTableShape array{
+ *     // CSV in base64
+ *     file: string,
+ *     map?: array<string, int>,
+ *     currency: string,
+ *     dates: 'dmy'|'mdy',
+ *     keep: bool,
+ * }
+ * @phpstan-type PriceTableReadShape array{
+ *     headings: list<string>,
+ *     map: array<string, int>,
+ *     rows: int,
+ *     new: int,
+ *     known: int,
+ *     faulty: int,
+ *     faults: list<array{line: int, why: string}>,
+ *     sample: list<PriceLine>,
+ *     kept: bool,
+ * }
+ * @phpstan-type PriceOffersShape array{
+ *     offers: list<array{
+ *         path: list<string>,
+ *         name: string,
+ *         now: float,
+ *         price: float,
+ *         shop: string,
+ *         on: string,
+ *         cost: float,
+ *         cash: float,
+ *         // what another pack holds
+ *         also: list<array{path: list<string>, to: float}>,
+ *     }>,
+ * }
+ */
 final class PriceController
 {
     private const MOST_BYTES = 4_000_000;

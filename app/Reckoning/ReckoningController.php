@@ -9,19 +9,33 @@ use App\Http\Json;
 use App\Models\Roll;
 use App\Seasons\KeptSeason;
 use App\Seasons\SeasonEditor;
+use App\Seasons\SeasonState;
 use App\Shed\Rolls;
 use App\Shed\Shed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use JollyPenny\Core\Deciding\Advising\LitWorth;
 use JollyPenny\Core\Living\Reckoning\Belief;
+use JollyPenny\Core\Living\Reckoning\CameTo;
+use JollyPenny\Core\Living\Reckoning\EndQuestion;
 use JollyPenny\Core\Season\File\DocumentPath;
 use JollyPenny\Core\Season\Setup;
 use OpenApi\Attributes as OA;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** What the season came to, and what the next one believes. */
+/**
+ * What the season came to, and what the next one believes.
+ *
+ * @phpstan-import-type AskedCropShape from SeasonState
+ *
+ * @phpstan-type ReckoningStateShape array{came_to: CameTo, beliefs: list<Belief>, end: list<EndQuestion>, worth: list<LitWorth>}
+ * @phpstan-type NextBeliefsShape array{
+ *     // key and id of a belief, with a space between
+ *     take: list<string>,
+ * }
+ * @phpstan-type SeasonMadeShape array{id: int, asked?: list<AskedCropShape>}
+ */
 final class ReckoningController
 {
     public function __construct(private readonly Gardener $gardener)

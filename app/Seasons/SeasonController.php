@@ -22,7 +22,57 @@ use OpenApi\Attributes as OA;
 use stdClass;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** A person's seasons. */
+/**
+ * A person's seasons.
+ *
+ * @phpstan-type KitShape array{
+ *     // ids of its packets
+ *     lots: list<string>,
+ *     // money for all of them
+ *     price: float,
+ *     // the set-up on screen
+ *     setup: ?string,
+ * }
+ * @phpstan-type NewCurrencyShape array{
+ *     to: string,
+ *     // of the new money for one of the old; null keeps the numbers
+ *     rate?: ?float,
+ *     setup?: string,
+ * }
+ * @phpstan-type SeasonLineShape array{
+ *     id: int,
+ *     name: string,
+ *     revision: int,
+ *     year: int,
+ *     last_frost: string,
+ *     crops: int,
+ *     plants: int,
+ *     setups: int,
+ *     changed_at: ?string,
+ *     archived: bool,
+ * }
+ * @phpstan-type SeasonListShape array{seasons: list<SeasonLineShape>}
+ * @phpstan-type NewSeasonShape array{
+ *     from: 'demo'|'file'|'answers',
+ *     demo?: string,
+ *     text?: string,
+ *     name?: string,
+ *     // where there is no frost: when spring's first plants go out
+ *     last_frost?: string,
+ *     first_frost?: string,
+ *     frostless?: bool,
+ *     rate?: float,
+ *     currency?: string,
+ *     metric?: bool,
+ *     have?: list<string>,
+ *     guessed?: list<string>,
+ *     // the first grow list, as people write it
+ *     list?: string,
+ * }
+ * @phpstan-type ArchivedShape array{archived: bool}
+ * @phpstan-type ChangeShape array{path: list<string|int>, from: mixed, to: mixed}
+ * @phpstan-type ChangesShape array{changes: list<ChangeShape>, label?: string, setup?: ?string}
+ */
 final class SeasonController
 {
     public function __construct(private readonly Gardener $gardener, private readonly SeasonState $state)

@@ -7,12 +7,45 @@ namespace App\Seasons;
 use App\Health\Timing;
 use App\Http\Json;
 use Illuminate\Http\JsonResponse;
+use JollyPenny\Core\Plan\Results\SetupResult;
+use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Showing\Pictures\Moved;
 use JollyPenny\Core\Showing\Pictures\SeasonPictures;
+use JollyPenny\Core\Showing\Pictures\SetupPicture;
 use JollyPenny\Core\Showing\Pictures\SetupTills;
 use Throwable;
 
-/** A season as it is kept, with the figures of one set-up, what a screen draws of them, and what undo would do. */
+/**
+ * A season as it is kept, with the figures of one set-up, what a screen draws of them, and what undo would do.
+ *
+ * @phpstan-type ResultShape array{format: string, version: int, setups: list<SetupResult>}
+ * @phpstan-type SeasonStateShape array{
+ *     id: int,
+ *     revision: int,
+ *     season: Season,
+ *     result: ResultShape,
+ *     pictures: array<string, SetupPicture>,
+ *     history: array{undo: ?string, redo: ?string},
+ *     // a made-up season to look around in
+ *     demo: bool,
+ *     moved?: ?Moved,
+ *     asked?: list<AskedCropShape>,
+ *     added?: string,
+ *     // no figures could be made of it
+ *     unreckoned?: bool,
+ * }
+ * @phpstan-type AskedCropShape array{
+ *     // as it was written
+ *     text: string,
+ *     question: string,
+ *     species: ?string,
+ *     variety: string,
+ *     wanted: ?int,
+ *     // nothing in the catalogue is it for certain
+ *     unknown: bool,
+ *     nearest: list<array{id: string, name: string}>,
+ * }
+ */
 final readonly class SeasonState
 {
     public function __construct(private History $history)

@@ -13,13 +13,66 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Living\Shed\Leftover;
 use JollyPenny\Core\Living\Shed\SeedWorth;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Season\Things\ThingKind;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** The shed: seed, mix, pots and lamps across seasons, and the roll from one season to the next. */
+/**
+ * The shed: seed, mix, pots and lamps across seasons, and the roll from one season to the next.
+ *
+ * @phpstan-type ShedItemShape array{
+ *     id: int,
+ *     kind: string,
+ *     name: string,
+ *     packed_for: ?int,
+ *     amount: float,
+ *     unit: string,
+ *     served: int,
+ *     place: string,
+ *     tests: list<array{on: string, sown: int, sprouted: int}>,
+ *     gone_on: ?string,
+ *     gone_why: string,
+ * }
+ * @phpstan-type ShedShape array{
+ *     items: list<ShedItemShape>,
+ *     gone: list<ShedItemShape>,
+ *     bought: list<array{kind: string, name: string, packs: int, season: string}>,
+ *     rolled: ?array{id: int, from: string, made: string},
+ *     stays: list<array{name: string, why: string}>,
+ * }
+ * @phpstan-type NewShedItemShape array{
+ *     kind: 'seed'|'supply'|'container'|'trayware'|'light'|'mat'|'appliance'|'gear',
+ *     name: string,
+ *     amount: float,
+ *     packed_for?: ?int,
+ *     place?: ?string,
+ * }
+ * @phpstan-type ShedChangeShape array{
+ *     amount?: float,
+ *     place?: ?string,
+ *     gone?: ?string,
+ *     back?: bool,
+ *     test?: array{on: string, sown: int, sprouted: int},
+ * }
+ * @phpstan-type LeftoversShape array{leftovers: list<Leftover>, rolled: bool, begun: bool}
+ * @phpstan-type NewRollShape array{setup: string, cracked?: array<string, int>}
+ * @phpstan-type SeedWorthsShape array{lots: list<SeedWorth>}
+ * @phpstan-type ShedOffersShape array{
+ *     offers: list<array{
+ *         path: list<string>,
+ *         name: string,
+ *         now: float,
+ *         shed: float,
+ *         unit: string,
+ *         to: float|bool,
+ *         // the year of other seed
+ *         also: list<array{path: list<string>, to: float}>,
+ *     }>,
+ * }
+ */
 final class ShedController
 {
     public function __construct(private readonly Gardener $gardener, private readonly Shed $shed, private readonly Rolls $rolls)

@@ -15,13 +15,28 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use JollyPenny\Core\Living\Shopping\Purchase as Bought;
 use JollyPenny\Core\Living\Shopping\Shopping;
 use JollyPenny\Core\Season\Things\ThingKind;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** The list for the shops, and what was bought of it. */
+/**
+ * The list for the shops, and what was bought of it.
+ *
+ * @phpstan-type ShoppingStateShape array{shopping: Shopping, purchases: list<Bought>, shops: list<string>}
+ * @phpstan-type NewPurchaseShape array{
+ *     kind: 'seed'|'supply'|'container'|'trayware'|'light'|'mat'|'appliance'|'gear'|'nursery'|'trip',
+ *     thing: string,
+ *     name: string,
+ *     packs: int,
+ *     paid: float,
+ *     on: string,
+ *     shop?: ?string,
+ *     note?: ?string,
+ * }
+ */
 final class ShoppingController
 {
     /** Days from the season's year on either side on which something can have been bought. */

@@ -19,11 +19,16 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
 use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Log\RowFacts;
+use JollyPenny\Core\Living\SowAgain\SowAgain;
 use JollyPenny\Core\Living\SowAgain\Sowings;
+use JollyPenny\Core\Living\SowAgain\TwoStep;
+use JollyPenny\Core\Living\Tasks\Job;
 use JollyPenny\Core\Living\Tasks\Jobs;
 use JollyPenny\Core\Living\Trays\TrayMoves;
 use JollyPenny\Core\Living\Trays\TrayPicture;
 use JollyPenny\Core\Living\Trays\Trays;
+use JollyPenny\Core\Living\Trials\TrialResult;
 use JollyPenny\Core\Living\Trials\Trials;
 use JollyPenny\Core\Season\Log\LogEntry;
 use JollyPenny\Core\Season\Setup;
@@ -33,7 +38,38 @@ use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** The season at work: the jobs of its days, what stands in which tray, labels, trials, and whether to sow again. */
+/**
+ * The season at work: the jobs of its days, what stands in which tray, labels, trials, and whether to sow again.
+ *
+ * @phpstan-type JobsShape array{
+ *     jobs: list<Job>,
+ *     // entries of the log that stand
+ *     written: int,
+ *     last_on: ?string,
+ *     marked: list<array{id: string, crop: ?string, on: string, kind: string, count: ?int, why: string}>,
+ * }
+ * @phpstan-type TraysStateShape array{
+ *     trays: list<TrayPicture>,
+ *     // sites beyond the most trays that are laid out
+ *     not_laid_out: int,
+ *     labels: list<Label>,
+ *     sheets: list<LabelSheet>,
+ *     facts: array<string, RowFacts>,
+ *     trials: list<TrialResult>,
+ *     photos: list<PhotoLineShape>,
+ * }
+ * @phpstan-type TrayChangeShape array{
+ *     do: 'keep'|'move'|'columns',
+ *     trays?: list<string>,
+ *     tray?: string,
+ *     row?: int,
+ *     to?: string,
+ *     to_row?: int,
+ *     columns?: int,
+ * }
+ * @phpstan-type SowAgainStateShape array{again: ?SowAgain, two_step: ?TwoStep}
+ * @phpstan-type PhotoLineShape array{id: string, on: string, crop: ?string, tray: ?string, note: string, width: int, height: int}
+ */
 final class TrayController
 {
     private const MOST_UP = 1_000_000;

@@ -12,11 +12,39 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rules\Enum;
+use JollyPenny\Core\Deciding\Advising\Flip;
+use JollyPenny\Core\Deciding\Advising\LeavingDay;
+use JollyPenny\Core\Deciding\Advising\Lever;
+use JollyPenny\Core\Deciding\Advising\OneMoreLamp;
+use JollyPenny\Core\Deciding\Advising\Weighed;
+use JollyPenny\Core\Deciding\Choosing\Budgeted;
+use JollyPenny\Core\Deciding\Choosing\BudgetYear;
+use JollyPenny\Core\Deciding\Simulating\Simulated;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** What takes longer than an answer may: begun, looked after, stopped. */
+/**
+ * What takes longer than an answer may: begun, looked after, stopped.
+ *
+ * @phpstan-type NewWorkShape array{kind: WorkKind, setup: string, amount?: float}
+ * @phpstan-type WorkShape array{
+ *     id: int,
+ *     kind: string,
+ *     setup: string,
+ *     revision: int,
+ *     state: 'waiting'|'working'|'done'|'failed'|'stopped',
+ *     done: int,
+ *     // 0 where nobody knows
+ *     total: int,
+ *     budget?: Budgeted,
+ *     budget_years?: list<BudgetYear>,
+ *     advice?: array{changes: list<Weighed>, left_out: array<string, int>},
+ *     hangs_on?: array{levers: list<Lever>, flips: list<Flip>},
+ *     simulation?: Simulated,
+ *     room?: array{lamps: list<OneMoreLamp>, leaving: list<LeavingDay>},
+ * }
+ */
 final class WorkController
 {
     /** At a time, for one person. */

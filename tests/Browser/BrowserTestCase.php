@@ -160,9 +160,9 @@ abstract class BrowserTestCase extends TestCase
     {
         $this->visit("/seasons/{$this->season()}/{$screen}", $width, $height);
         $settled = $this->waitFor(fn (): ?string => $this->browser->executeScript('const main = document.querySelector("#app main");
-            return main && (main.querySelector("h1") || /no such season/.test(main.innerText)) ? main.innerText : null'), 'the screen');
-        if (str_contains($settled, 'There is no such season in your garden')) {
-            fwrite(STDERR, "\nanother garden had been begun: {$this->path()}\n");
+            return main && (main.querySelector("h1") || /no such (season|thing) in your/.test(main.innerText)) ? main.innerText : null'), 'the screen');
+        if (preg_match('/no such (season|thing) in your garden/', $settled) === 1) {
+            fwrite(STDERR, "\nanother garden had been begun: {$this->pageSays()}\n");
             $this->visit("/seasons/{$this->season()}/{$screen}", $width, $height);
         }
     }
@@ -233,7 +233,9 @@ abstract class BrowserTestCase extends TestCase
             $says = $this->browser->executeScript('return [location.pathname, navigator.onLine ? "online" : "offline",
                 document.querySelector("main")?.innerText.slice(0, 300) ?? document.body.innerText.slice(0, 300),
                 performance.getEntriesByType("resource").filter((one) => one.responseEnd === 0 || one.responseStatus >= 400)
-                    .map((one) => `${one.name} ${one.responseStatus}`).slice(0, 5)]');
+                    .map((one) => `${one.name} ${one.responseStatus}`).slice(0, 5),
+                (() => { const now = new XMLHttpRequest(); now.open("GET", "/api/seasons", false); now.send();
+                    return `seasons of the garden now: ${now.status} ${now.responseText.slice(0, 200)}`; })()]');
 
             return 'The page: '.json_encode($says, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
         } catch (Throwable) {

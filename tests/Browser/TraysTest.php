@@ -7,7 +7,7 @@ use Tests\Browser\May;
 it('counts a row, loses from it, moves it and takes that back', function () {
     $path = May::open($this, 'trays/F/1', 390);
     // As the code on a label opens it: the row first.
-    expect($this->text('#row-title'))->toContain('Sweet Bench, F1–2');
+    expect($this->text('#row-title'))->toContain('Sweet Bench, basil, F1–2');
     $this->click('[data-part="row"] [data-action="all"]');
     May::untilSent($this);
     $this->waitFor(fn () => str_contains($this->text('[data-part="timeline"]'), '8 up') ?: null, 'the count in its history');

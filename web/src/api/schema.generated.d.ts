@@ -2316,6 +2316,1090 @@ export interface components {
             }[];
             meta?: Record<string, never>;
         };
+        /** @description One thing written down; corrected by later ones, never changed */
+        LogEntry: {
+            /** @description given where it was written down */
+            id: string;
+            /**
+             * Format: date
+             * @description the day it speaks of
+             */
+            on: string;
+            /**
+             * Format: date-time
+             * @description when it was written down, ISO 8601 in UTC
+             */
+            at: string;
+            /**
+             * @description what it says
+             * @enum {unknown}
+             */
+            kind: "sown" | "bought" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
+            /**
+             * @description crop id
+             * @default null
+             */
+            crop?: string | null;
+            /**
+             * @description letters of the tray
+             * @default null
+             */
+            tray?: string | null;
+            /**
+             * @description first row
+             * @default null
+             */
+            row?: number | null;
+            /**
+             * @description how many rows
+             * @default null
+             */
+            rows?: number | null;
+            /**
+             * @description sites sown, or plants counted, lost, moved
+             * @default null
+             */
+            count?: number | null;
+            /**
+             * @description seeds sown
+             * @default null
+             */
+            seeds?: number | null;
+            /**
+             * @description amount used, or a reading
+             * @default null
+             */
+            amount?: number | null;
+            /**
+             * @description of the amount: L, kg, W, kWh, air_c, soil_c
+             * @default null
+             */
+            unit?: string | null;
+            /**
+             * @description of a loss
+             * @default null
+             * @enum {unknown}
+             */
+            cause?: "not_up" | "damping_off" | "dried_out" | "leggy" | "scorched" | "frozen" | "gnats" | "eaten" | "forgotten" | "root_bound" | "mixed_up" | "animals" | "other" | null;
+            /**
+             * @description the job of the season this was
+             * @default null
+             */
+            job?: string | null;
+            /**
+             * Format: date
+             * @description to which day a job is put off
+             * @default null
+             */
+            until?: string | null;
+            /**
+             * @description id of the entry it stands in place of or, as undo, takes back
+             * @default null
+             */
+            corrects?: string | null;
+            /**
+             * @description in words
+             * @default
+             */
+            note?: string;
+            /**
+             * @description it waited on a device that was away
+             * @default false
+             */
+            waited?: boolean;
+        };
+        Account: {
+            email: string | null;
+            trial: boolean;
+            guest: boolean;
+            mailbox: boolean;
+        };
+        Credentials: {
+            email: string;
+            password: string;
+        };
+        AccountChange: {
+            email?: string;
+            password?: string;
+            current_password: string;
+        };
+        CurrentPassword: {
+            current_password?: string;
+        };
+        Export: {
+            format: string;
+            version: number;
+            email: string | null;
+            created_at: string | null;
+            seasons: Record<string, never>[];
+            shed: Record<string, never>[];
+            prices: Record<string, never>[];
+        };
+        Email: {
+            email: string;
+        };
+        Reset: {
+            email: string;
+            token: string;
+            password: string;
+        };
+        /** @description One thing that a person does on a day, for one crop or for all that share it, with how to do it and how it is written down. *\/ */
+        Job: {
+            /** @description stays the same when the day moves; what is shared has its day in it */
+            id: string;
+            /** @description day it is due */
+            date: string;
+            /** @description last day on which it is still worth being reminded of */
+            until: string;
+            group: components["schemas"]["JobGroup"];
+            kind: components["schemas"]["TaskKind"];
+            /** @description null for what several crops share */
+            crop: string | null;
+            /** @description all that have part in it */
+            crops: string[];
+            /** @description what to do */
+            words: string;
+            /** @description how */
+            detail: string | null;
+            /** @description rows of trays */
+            codes: string | null;
+            /** @description letters of the tray, where it is one */
+            tray: string | null;
+            /** @description first row in it */
+            row: number | null;
+            kind_of_entry: components["schemas"]["LogKind"];
+            /** @description that is expected to be written down with it; null where nothing is counted */
+            count: number | null;
+            /** @description of so many at most */
+            of: number | null;
+            /** @description to sow */
+            seeds: number | null;
+            /** @description of a mix, litres */
+            amount: number | null;
+            /** @description id of the mix */
+            supply: string | null;
+            /** @description that it takes, by the plan */
+            minutes: number;
+            /** @description on a day on which one is away */
+            away: boolean;
+            /** @description keys */
+            cautions: string[];
+            /** @description day it was done; null while it is not */
+            done_on: string | null;
+            /** @description ids of the entries that say so */
+            entries: string[];
+            /** @description what was written down */
+            counted: number | null;
+            /** @description in which rows it is sown */
+            parts: {
+                tray: string;
+                row: number;
+                sites: number;
+                seeds: number;
+            }[];
+        };
+        /** @enum {string} */
+        JobGroup: "prepare" | "wet" | "sow" | "look" | "move" | "water" | "out";
+        /** @enum {string} */
+        TaskKind: "chill" | "wash" | "soak" | "fill" | "sow" | "drain" | "first_look" | "look" | "last_resow" | "cover_off" | "mat_off" | "stage" | "feed" | "plant_out" | "buy";
+        /** @enum {string} */
+        LogKind: "sown" | "bought" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
+        /** @description Something about a crop's timing that a gardener would want to know. *\/ */
+        TimingNote: {
+            crop: string;
+            /** @description too_early, too_late or tap_root */
+            code: string;
+            words: string;
+        };
+        /** @description An indoor place day by day: flats that stand there, want light and want heat, against what there is; and its over-full days. *\/ */
+        BenchDays: {
+            id: string;
+            name: string;
+            /** @description day of the first figure */
+            first: string;
+            /** @description flats by day */
+            all: number[];
+            light: number[];
+            heat: number[];
+            /** @description flats, null without limit */
+            room: number | null;
+            /** @description flats that the lamps cover */
+            lit: number;
+            /** @description flats that the mats cover; null without mats */
+            warmed: number | null;
+            /** @description from and to inclusive; why: room, light or heat */
+            crowded: {
+                from: string;
+                to: string;
+                why: string;
+                crops: string[];
+            }[];
+        };
+        /** @description One way to make room on an over-full bench, what it does, and the change of the season that makes it so. *\/ */
+        Relief: {
+            /** @description later (sown later), earlier (planted out earlier) or smaller (another method that takes less room) */
+            kind: string;
+            crop: string;
+            /** @description by how many it is later or earlier */
+            days: number | null;
+            /** @description the other method */
+            method: string | null;
+            /** @description money more, to fill the list */
+            cost: number;
+            /** @description left */
+            crowded_days: number;
+            change: {
+                path: string[];
+                to: string | number;
+            };
+        };
+        Calendar: {
+            tasks: components["schemas"]["Job"][];
+            timing: components["schemas"]["TimingNote"][];
+            bench: components["schemas"]["BenchDays"][];
+            relief: components["schemas"]["Relief"][];
+            feed: string | null;
+        };
+        BarMove: {
+            stage?: number | null;
+            by: number;
+        };
+        Feed: {
+            address: string;
+        };
+        /** @enum {string} */
+        DeviceKind: "meter" | "soil" | "air";
+        /** @description What a device measured, beside what the plan says, and what of it the plan could take over. *\/ */
+        DeviceReport: {
+            /** @description planned: kWh of that day by the plan */
+            days: {
+                date: string;
+                hours: number;
+                mean: number;
+                kwh: number;
+                planned: number | null;
+            }[];
+            offers: {
+                path: string[];
+                name: string;
+                now: number;
+                real: number;
+                unit: string;
+            }[];
+        };
+        Devices: {
+            devices: {
+                id: number;
+                name: string;
+                kind: components["schemas"]["DeviceKind"];
+                list: string;
+                thing: string;
+                unit: string;
+                refused: number;
+                heard_at: string | null;
+                report: components["schemas"]["DeviceReport"];
+            }[];
+        };
+        NewDevice: {
+            name: string;
+            kind: components["schemas"]["DeviceKind"];
+            /** @enum {unknown} */
+            list: "lights" | "mats" | "appliances" | "places";
+            thing: string;
+        };
+        DeviceMade: {
+            id: number;
+            token: string;
+        };
+        NewReadings: {
+            readings: {
+                at: string;
+                value: number;
+            }[];
+        };
+        ReadingsKept: {
+            kept: number;
+            known: number;
+            refused: number;
+        };
+        Fault: {
+            path: string;
+            problem: string;
+            remedy: string;
+        };
+        Conflict: {
+            path: (string | number)[];
+            /** @description any value */
+            was: unknown;
+            /** @description any value */
+            theirs: unknown;
+            /** @description any value */
+            yours: unknown;
+        };
+        Problem: {
+            type: string;
+            title: string;
+            status: number;
+            detail: string;
+            faults?: components["schemas"]["Fault"][];
+            revision?: number;
+            conflicts?: components["schemas"]["Conflict"][];
+        };
+        Workbook: {
+            file: string;
+        };
+        WorkbookChanges: {
+            changes: {
+                path: (string | number)[];
+                label: string;
+                from: number;
+                to: number;
+            }[];
+        };
+        Log: {
+            entries: (components["schemas"]["LogEntry"] & {
+                stands: boolean;
+            })[];
+            photos: components["schemas"]["PhotoLine"][];
+        };
+        NewEntries: {
+            entries: components["schemas"]["LogEntry"][];
+        };
+        Written: {
+            refused: {
+                id: string;
+                why: string;
+            }[];
+        };
+        LogTable: {
+            file: string;
+        };
+        LogTableRead: {
+            rows: number;
+            new: number;
+            faults: {
+                line: number;
+                why: string;
+            }[];
+        };
+        NewPhoto: {
+            on: string;
+            crop?: string | null;
+            tray?: string | null;
+            note?: string | null;
+            image: string;
+        };
+        CatalogueThing: {
+            id: string;
+            name: string;
+            us_name: string;
+            price: number | null;
+            kind: string | null;
+            dose_per_l: number | null;
+            source: string;
+        };
+        Cautions: {
+            cautions: components["schemas"]["Warned"][];
+        };
+        /** @description What the catalogue knows of a species, with where it knows it from. *\/ */
+        SpeciesFacts: {
+            id: string;
+            name: string;
+            latin: string;
+            /** @description vegetable, herb or flower */
+            kind: string;
+            raising: components["schemas"]["Raising"];
+            /** @description by soil temperature */
+            germination: {
+                temp_c: number;
+                days: number | null;
+                percent: number;
+            }[];
+            /** @description null without a table */
+            germinationSource: string | null;
+            /** @description share of fresh bought seed that comes up */
+            freshGermination: number;
+            /** @description share below which it may not be sold; null where no law names the species */
+            legalMinimum: number | null;
+            legalSource: string | null;
+            /** @description until half of fresh seed is dead */
+            longevityYears: number;
+            longevitySource: string;
+            /** @description where no table says better */
+            daysToEmerge: number;
+            /** @description from sowing to planting out */
+            weeksFrom: number;
+            weeksTo: number;
+            /** @description days after the last frost */
+            plantOutOffsetDays: number;
+            /** @description killed by frost */
+            tender: boolean;
+            /** @description days after the last frost at which it is sown in pots outdoors; null where it is not done */
+            outdoorSowOffsetDays: number | null;
+            /** @description the same in the bed */
+            bedSowOffsetDays: number | null;
+            seedWidthMm: number;
+            sowingDepthMm: number;
+            /** @description to germinate: light, dark or any */
+            light: string;
+            /** @description of chilling before sowing */
+            coldDays: number;
+            spacingCm: number;
+            /** @description typical, to be put right */
+            packetPrice: number;
+            seedsPerPacket: number;
+            /** @description keys of cautions */
+            cautions: string[];
+            /** @description days before the first frost that it goes out for an autumn crop, or is sown where it grows; null where it is none */
+            autumnDays: number | null;
+            /** @description comes up and grows in the heat of summer */
+            standsHeat: boolean;
+            /** @description runs to seed where it is sown in spring */
+            boltsInSpring: boolean;
+            /** @description litres of the pot below which a bought plant is not the same plant */
+            potAtLeastL: number | null;
+            /** @description how nurseries sell it, ids of nursery.csv; empty where nobody does */
+            offers: string[];
+            source: string;
+            /** @description from sowing to planting out; of what is sown where it grows, the longest its root bears a container */
+            weeks: number;
+        };
+        /** @enum {string} */
+        Raising: "root" | "bed" | "pot" | "cool" | "heat" | "potted" | "cell" | "clump" | "blanket";
+        /**
+         * @description Currencies: how many decimals (ISO 4217, the exceptions from memory: ICU's own differ for a few that have lost their small
+         *     coins), and their signs and names in English (ICU).
+         */
+        Currency: {
+            code: string;
+            name: string;
+            sign: string;
+        };
+        /**
+         * @description What the catalogue's prices, in US dollars, come to in another currency: a typical level, to be put right by what one really
+         *     pays, in the steps in which shops there write prices.
+         */
+        PriceLevel: {
+            currency: string;
+            /** @description money for goods that cost a dollar */
+            level: number;
+            /** @description the smallest amount of a shop's prices there */
+            step: number;
+            /** @description ISO 3166 codes */
+            regions: string[];
+            source: string;
+        };
+        Catalogue: {
+            species: components["schemas"]["SpeciesFacts"][];
+            schools: {
+                [key: string]: string;
+            };
+            currencies: components["schemas"]["Currency"][];
+            price_levels: components["schemas"]["PriceLevel"][];
+            things: {
+                [key: string]: components["schemas"]["CatalogueThing"][];
+            };
+            setups: {
+                id: string;
+                name: string;
+            }[];
+        };
+        /** @description Set-ups side by side: what each cannot supply, what it comes to with room enough, each crop's cheapest way, and the advice. *\/ */
+        Comparison: {
+            /** @description price of one plant of the list at the nursery */
+            nursery: number | null;
+            setups: components["schemas"]["ComparedSetup"][];
+            /** @description set-up in which a crop costs least, of those that can be followed, by crop */
+            cheapest: {
+                [key: string]: string | null;
+            };
+            /** @description price of one bought plant, by crop */
+            bought_each: {
+                [key: string]: number | null;
+            };
+            /** @description what the set-up that stands first comes down to */
+            advice: components["schemas"]["Advice"] | null;
+            /** @description money that it costs more, to fill the list, than the cheapest crowded set-up; null where none is cheaper */
+            room_costs: number | null;
+        };
+        /** @description One set-up of a comparison. *\/ */
+        ComparedSetup: {
+            id: string;
+            /** @description whether it supplies the list, so that its price compares with the others' */
+            fair: boolean;
+            /** @description whether it would with those plants bought that it cannot supply */
+            fair_priced_in: boolean;
+            /** @description crops it neither raises nor buys */
+            unsupplied: string[];
+            /** @description money for one plant with those of them that somebody sells bought too; null where there are none */
+            priced_in: number | null;
+            /** @description plants then still missing */
+            still_missing: number;
+            /** @description kWh */
+            electricity: number;
+            /** @description with lamps and mats enough, where it is crowded for want of them */
+            fitted: components["schemas"]["Fitted"] | null;
+            /** @description 1 is the first of all */
+            rank: number;
+            /** @description as it stands in the ranking: supplies the list, with light, warmth and room for all of it */
+            qualifies: boolean;
+            /** @description light, warmth or time, and for how many crops */
+            lacks: {
+                code: string;
+                crops: number;
+            }[];
+            /** @description money for one plant of the grown crops that no nursery sells; null where there are none */
+            unsold_each: number | null;
+            /** @description lasting things it does not have yet */
+            to_buy: {
+                name: string;
+                packs: number;
+                cost: number;
+            }[];
+        };
+        /** @description What a crowded set-up comes to with lamps and mats enough for it. *\/ */
+        Fitted: {
+            /** @description more of them */
+            lights: number;
+            /** @description more of them */
+            mats: number;
+            /** @description money for those */
+            price: number;
+            fill_cost: number;
+            per_wanted: number | null;
+            cash_now: number;
+            /** @description left, for want of room */
+            crowded_days: number;
+            missing: number;
+        };
+        /** @description What to do, from the set-up that stands first: grow these, buy those. *\/ */
+        Advice: {
+            setup: string;
+            /** @description what has to be added to it; null where it has room as it is */
+            fitted: components["schemas"]["Fitted"] | null;
+            /** @description crops */
+            grow: string[];
+            /** @description crops that pay only because the bench is running anyway */
+            along: string[];
+            /** @description crops it buys, or would do better to */
+            buy: string[];
+            /** @description cost per finished seedling, with its range of most seasons */
+            per_finished: number | null;
+            per_finished_low: number | null;
+            per_finished_high: number | null;
+            /** @description cost of one of the plants that are sold too, raised */
+            same: number | null;
+            /** @description the same plant bought */
+            nursery: number | null;
+            /** @description money to fill the list */
+            cost: number;
+            /** @description money against buying the same plants; null where it grows nothing that one could buy */
+            saves: number | null;
+            /** @description chance that it saves anything */
+            p_keep: number | null;
+            /** @description supplies the list, with light, warmth and room for all of it */
+            qualifies: boolean;
+            /** @description plants */
+            missing: number;
+            /** @description crops that nobody sells, on a bench that is over-full whatever else is bought or sown in the bed */
+            no_room: string[];
+            /** @description in which no more has been paid at the till than for buying; null where it has not within ten */
+            payback_season: number | null;
+        };
+        /** @description The penny stacks of all set-ups in one size of coin, so that their heights compare. *\/ */
+        ComparedStacks: {
+            /** @description money that one coin stands for */
+            coin: number;
+            /** @description height of the nursery's price, in coins */
+            nursery_coins: number | null;
+            /** @description by set-up; null where nothing is supplied */
+            setups: {
+                [key: string]: components["schemas"]["PennyStack"] | null;
+            };
+        };
+        /**
+         * @description One plant as a stack of coins of one amount, by groups of heads; the coins add up to the height, and a heat credit
+         *     is taken off the top. `total` and `nursery` in the season's currency.
+         */
+        PennyStack: {
+            coin: number;
+            total: number;
+            /** @description from the bottom up */
+            groups: {
+                group: string;
+                amount: number;
+                coins: number;
+            }[];
+            credit: number;
+            credit_coins: number;
+            /** @description price of one bought plant */
+            nursery: number | null;
+            nursery_coins: number | null;
+        };
+        Compared: {
+            revision: number;
+            result: components["schemas"]["Result"];
+            comparison: components["schemas"]["Comparison"];
+            stacks: components["schemas"]["ComparedStacks"];
+        };
+        /** @description A set-up over several seasons. Property names are the result's keys. *\/ */
+        SetupYears: {
+            id: string;
+            /** @description whether buying would give the same plants */
+            comparable: boolean;
+            seasons: components["schemas"]["YearLine"][];
+            /** @description the first by whose end it has cost no more than buying */
+            payback_season: number | null;
+            /** @description the first by whose end no more was paid than for buying: what a gardener calls paid for itself */
+            till_payback_season: number | null;
+            /** @description money, at the season's discount rate */
+            present_value: number;
+            buying_present_value: number | null;
+        };
+        /**
+         * @description One season of several: money used up, money for durable things, and both added up so far beside buying; and what was paid by then,
+         *     whole packs and all.
+         */
+        YearLine: {
+            season: number;
+            running: number;
+            durable: number;
+            cumulative: number;
+            till_cumulative: number;
+            buying_cumulative: number | null;
+        };
+        Years: {
+            setups: components["schemas"]["SetupYears"][];
+        };
+        NewSetup: {
+            ready_made?: string;
+            copy?: string;
+            fit?: string;
+            work?: number;
+        };
+        WrittenList: {
+            text: string;
+            metric?: boolean;
+        };
+        ReadList: {
+            lines: {
+                text: string;
+                name: string | null;
+                variety: string;
+                wanted: number | null;
+                question: string | null;
+                nearest: string[];
+            }[];
+        };
+        NewCrops: {
+            text?: string;
+            species?: string;
+            variety?: string;
+            lot?: string;
+            wanted?: number;
+            setup?: string | null;
+            like?: string;
+            days?: number;
+            weeks?: number;
+            tender?: boolean;
+        };
+        NewPacket: {
+            like: string;
+            setup?: string | null;
+        };
+        Rounds: {
+            every_days: number;
+            times: number;
+            setup?: string | null;
+        };
+        Said: {
+            words: string;
+            setup: string;
+        };
+        /** @description One way a crop could go: its own figures, and what the whole set-up would then come to. *\/ */
+        CropChoice: {
+            /** @description method, lot, or "nursery" */
+            id: string;
+            grown: boolean;
+            cost: number | null;
+            per_finished: number | null;
+            extra_cost: number | null;
+            hours: number | null;
+            g: number | null;
+            seeds: number | null;
+            p_enough: number | null;
+            sow_on: string | null;
+            warnings: string[];
+            /** @description money for the set-up with everything that falls short bought */
+            fill_cost: number;
+            /** @description plants the set-up cannot supply */
+            missing: number;
+            crowded_days: number;
+        };
+        Choices: {
+            methods: components["schemas"]["CropChoice"][];
+            lots: components["schemas"]["CropChoice"][];
+            cautions: components["schemas"]["Warned"][];
+        };
+        Warned: {
+            id: string;
+            title: string;
+            text: string;
+        };
+        Guesses: {
+            guesses: {
+                path: string[];
+                name: string;
+                value: number | null;
+                moves: number;
+            }[];
+        };
+        NewMethod: {
+            school?: string;
+            copy?: string;
+            setup?: string | null;
+            crop?: string;
+        };
+        Survival: {
+            /** @enum {unknown} */
+            preset: "first_year" | "usual" | "careful";
+            setup?: string | null;
+        };
+        /** @description A plant as it stands at the end of one stage of a method. *\/ */
+        GrownStage: {
+            stage: string;
+            /** @description what one finished plant would have cost, were this the last stage */
+            per_finished: number | null;
+            /** @description of all of them */
+            cost: number | null;
+            /** @description of work up to then */
+            hours: number | null;
+            sites: number | null;
+            /** @description day, as the whole method is laid */
+            from: string | null;
+            /** @description day */
+            to: string | null;
+            /** @description of a hundred that come up, alive at its end */
+            alive_of_hundred: number;
+            /** @description the same in a bad season, one in five */
+            alive_bad: number;
+        };
+        Growth: {
+            crop: string | null;
+            stages: components["schemas"]["GrownStage"][];
+            used_by: string[];
+            crops: string[];
+        };
+        NewThing: {
+            list: string;
+            catalogue?: string;
+            name?: string;
+            place?: string;
+            setup?: string;
+            count?: number;
+        };
+        Term: {
+            label: string;
+            value: number | string | null;
+            unit: string;
+            path: (string | number)[] | null;
+            working: string | null;
+            /** @enum {unknown} */
+            origin: "you" | "catalogue" | "test" | "computed";
+            source: string | null;
+        };
+        Working: {
+            figure: string;
+            title: string;
+            value: number | null;
+            unit: string;
+            rule: string;
+            formula: string;
+            terms: components["schemas"]["Term"][];
+        };
+        PriceBook: {
+            things: {
+                name: string;
+                prices: {
+                    id: number;
+                    shop: string;
+                    holds: number | null;
+                    unit: string;
+                    price: number;
+                    currency: string;
+                    on: string;
+                }[];
+            }[];
+            more: number;
+            lines: number;
+        };
+        NewPrice: {
+            name: string;
+            shop?: string | null;
+            holds?: number | null;
+            unit?: string | null;
+            price: number;
+            currency: string;
+            on: string;
+        };
+        PriceTable: {
+            file: string;
+            map?: {
+                [key: string]: number;
+            };
+            currency: string;
+            /** @enum {unknown} */
+            dates: "dmy" | "mdy";
+            keep: boolean;
+        };
+        /** @description A line of a price book, as it was understood. *\/ */
+        PriceLine: {
+            name: string;
+            shop: string;
+            /** @description in a pack, in its unit */
+            holds: number | null;
+            unit: string;
+            /** @description for a pack */
+            price: number;
+            currency: string;
+            /** @description day, as year-month-day */
+            on: string;
+        };
+        PriceTableRead: {
+            headings: string[];
+            map: {
+                [key: string]: number;
+            };
+            rows: number;
+            new: number;
+            known: number;
+            faulty: number;
+            faults: {
+                line: number;
+                why: string;
+            }[];
+            sample: components["schemas"]["PriceLine"][];
+            kept: boolean;
+        };
+        PriceOffers: {
+            offers: {
+                path: string[];
+                name: string;
+                now: number;
+                price: number;
+                shop: string;
+                on: string;
+                cost: number;
+                cash: number;
+                also: {
+                    path: string[];
+                    to: number;
+                }[];
+            }[];
+        };
+        /** @description What the season came to: planned, step by step with what was written down, and real. *\/ */
+        CameTo: {
+            setup: string;
+            /** @description the first is the plan, the last what it came to */
+            steps: components["schemas"]["BridgeStep"][];
+            /** @description plants of the crops that are grown */
+            wanted: number;
+            /** @description planted, given and sold, of those crops */
+            out: number;
+            /** @description at the prices paid */
+            nursery_per_plant: number | null;
+            /** @description against buying, with what is missing bought; what is not known as planned */
+            kept: number | null;
+            /** @description money that an hour of work earned, by the plan's hours */
+            wage: number | null;
+            hours: number;
+            /** @description the most first */
+            losses: components["schemas"]["Loss"][];
+            /** @description finished null while it is not over */
+            crops: {
+                crop: string;
+                up: number | null;
+                of: number;
+                finished: number | null;
+                wanted: number;
+            }[];
+            /** @description money of one plant by kinds of coin; what heat credit takes off is taken off all alike */
+            planned_stack: {
+                group: string;
+                amount: number;
+            }[];
+            real_stack: {
+                group: string;
+                amount: number;
+            }[];
+            /** @description money for what was bought beside the plan; in every step but the first */
+            beside: number;
+            /** @description whether its owner said that the season is over; until then the figures are so far, the rest as planned */
+            over: boolean;
+        };
+        /** @description The season with one more kind of fact put in, on top of those before. *\/ */
+        BridgeStep: {
+            /** @description planned, prices, used, power, up or lived */
+            key: string;
+            /** @description facts of this kind that were written down */
+            known: number;
+            /** @description that there could be */
+            of: number;
+            /** @description money of the crops that are grown */
+            cost: number;
+            /** @description plants of them that somebody wants */
+            useful: number;
+            /** @description money for one; null with fewer than a millionth of a plant */
+            per_finished: number | null;
+            /** @description what this kind of fact did to it */
+            moved: number | null;
+            /** @description money by head, of the crops that are grown */
+            heads: {
+                [key: string]: number;
+            };
+        };
+        /** @description Plants lost of one cause. *\/ */
+        Loss: {
+            cause: string;
+            count: number;
+            /** @description the most first; week: its Monday */
+            where: {
+                crop: string;
+                tray: string | null;
+                week: string;
+                count: number;
+            }[];
+        };
+        /** @description A rate as it was planned, as it was counted, and as it is believed from now on. *\/ */
+        Belief: {
+            /** @description germination, survival, luck, minutes, life or measured */
+            key: string;
+            id: string;
+            /** @description of what */
+            name: string;
+            planned: number;
+            /** @description null where it was measured only as one value */
+            counted: number | null;
+            believed: number;
+            /** @description 10 and 90 % points of what was believed before (beta); null of what is no share */
+            planned_range: {
+                low: number;
+                high: number;
+            } | null;
+            /** @description after */
+            believed_range: {
+                low: number;
+                high: number;
+            } | null;
+            /** @description what the plan counted for, in seeds or plants */
+            weight: number;
+            /** @description seeds, plants or things counted */
+            of: number;
+            /** @description seeds or plants that what was counted of similar ones is worth beside that */
+            similar: number;
+            /** @description that take it over */
+            edits: {
+                path: (string | number)[];
+                /** @description any value */
+                to: unknown;
+            }[];
+        };
+        /** @description Something that is known once a season is over. *\/ */
+        EndQuestion: {
+            /** @description that the reading is written down to */
+            job: string;
+            /** @description of the reading: h, or broken */
+            unit: string;
+            /** @description of what */
+            name: string;
+            /** @description hours by the plan, or things in use */
+            of: number;
+            /** @description the last answer; null where there is none */
+            said: number | null;
+            /** @description id of its reading, which another answer takes the place of */
+            entry: string | null;
+        };
+        /** @description What a crop earns with its place under the lamp. *\/ */
+        LitWorth: {
+            crop: string;
+            /** @description under a lamp */
+            flat_weeks: number;
+            /** @description money against buying, were it left out of the bench: the season's extra cost, with what is missing bought */
+            earns: number;
+            /** @description money */
+            per_flat_week: number;
+            /** @description of what stands on the bench on an over-full day this earns least: the first to give way */
+            first_out: boolean;
+        };
+        ReckoningState: {
+            came_to: components["schemas"]["CameTo"];
+            beliefs: components["schemas"]["Belief"][];
+            end: components["schemas"]["EndQuestion"][];
+            worth: components["schemas"]["LitWorth"][];
+        };
+        NextBeliefs: {
+            take: string[];
+        };
+        SeasonMade: {
+            id: number;
+            asked?: components["schemas"]["AskedCrop"][];
+        };
+        Kit: {
+            lots: string[];
+            price: number;
+            setup: string | null;
+        };
+        NewCurrency: {
+            to: string;
+            rate?: number | null;
+            setup?: string;
+        };
+        SeasonLine: {
+            id: number;
+            name: string;
+            revision: number;
+            year: number;
+            last_frost: string;
+            crops: number;
+            plants: number;
+            setups: number;
+            changed_at: string | null;
+            archived: boolean;
+        };
+        SeasonList: {
+            seasons: components["schemas"]["SeasonLine"][];
+        };
+        NewSeason: {
+            /** @enum {unknown} */
+            from: "demo" | "file" | "answers";
+            demo?: string;
+            text?: string;
+            name?: string;
+            last_frost?: string;
+            first_frost?: string;
+            frostless?: boolean;
+            rate?: number;
+            currency?: string;
+            metric?: boolean;
+            have?: string[];
+            guessed?: string[];
+            list?: string;
+        };
+        Archived: {
+            archived: boolean;
+        };
+        Change: {
+            path: (string | number)[];
+            /** @description any value */
+            from: unknown;
+            /** @description any value */
+            to: unknown;
+        };
+        Changes: {
+            changes: components["schemas"]["Change"][];
+            label?: string;
+            setup?: string | null;
+        };
         /** @description One set-up's result; property names are the result's keys, in their order. Costing rules, section 8. *\/ */
         SetupResult: {
             id: string;
@@ -2435,6 +3519,11 @@ export interface components {
             light_kwh: number;
             heat_kwh: number;
         };
+        Result: {
+            format: string;
+            version: number;
+            setups: components["schemas"]["SetupResult"][];
+        };
         /** @description What screens draw of a set-up's result. *\/ */
         SetupPicture: {
             till: components["schemas"]["Till"];
@@ -2500,25 +3589,6 @@ export interface components {
             /** @description money the verdict saves against the other way */
             saves: number | null;
         };
-        /**
-         * @description One plant as a stack of coins of one amount, by groups of heads; the coins add up to the height, and a heat credit
-         *     is taken off the top. `total` and `nursery` in the season's currency.
-         */
-        PennyStack: {
-            coin: number;
-            total: number;
-            /** @description from the bottom up */
-            groups: {
-                group: string;
-                amount: number;
-                coins: number;
-            }[];
-            credit: number;
-            credit_coins: number;
-            /** @description price of one bought plant */
-            nursery: number | null;
-            nursery_coins: number | null;
-        };
         /** @description How much a finished plant of one's own stands in, and one from the nursery: a plug and a pot are not the same plant. *\/ */
         PotSizes: {
             /** @description litres; null where it is sown in the bed or not grown */
@@ -2555,682 +3625,90 @@ export interface components {
             cash_now: number;
             kwh: number;
         };
-        /** @description One way a crop could go: its own figures, and what the whole set-up would then come to. *\/ */
-        CropChoice: {
-            /** @description method, lot, or "nursery" */
-            id: string;
-            grown: boolean;
-            cost: number | null;
-            per_finished: number | null;
-            extra_cost: number | null;
-            hours: number | null;
-            g: number | null;
-            seeds: number | null;
-            p_enough: number | null;
-            sow_on: string | null;
-            warnings: string[];
-            /** @description money for the set-up with everything that falls short bought */
-            fill_cost: number;
-            /** @description plants the set-up cannot supply */
-            missing: number;
-            crowded_days: number;
-        };
-        /** @description What the catalogue knows of a species, with where it knows it from. *\/ */
-        SpeciesFacts: {
-            id: string;
-            name: string;
-            latin: string;
-            /** @description vegetable, herb or flower */
-            kind: string;
-            raising: components["schemas"]["Raising"];
-            /** @description by soil temperature */
-            germination: {
-                temp_c: number;
-                days: number | null;
-                percent: number;
-            }[];
-            /** @description null without a table */
-            germinationSource: string | null;
-            /** @description share of fresh bought seed that comes up */
-            freshGermination: number;
-            /** @description share below which it may not be sold; null where no law names the species */
-            legalMinimum: number | null;
-            legalSource: string | null;
-            /** @description until half of fresh seed is dead */
-            longevityYears: number;
-            longevitySource: string;
-            /** @description where no table says better */
-            daysToEmerge: number;
-            /** @description from sowing to planting out */
-            weeksFrom: number;
-            weeksTo: number;
-            /** @description days after the last frost */
-            plantOutOffsetDays: number;
-            /** @description killed by frost */
-            tender: boolean;
-            /** @description days after the last frost at which it is sown in pots outdoors; null where it is not done */
-            outdoorSowOffsetDays: number | null;
-            /** @description the same in the bed */
-            bedSowOffsetDays: number | null;
-            seedWidthMm: number;
-            sowingDepthMm: number;
-            /** @description to germinate: light, dark or any */
-            light: string;
-            /** @description of chilling before sowing */
-            coldDays: number;
-            spacingCm: number;
-            /** @description typical, to be put right */
-            packetPrice: number;
-            seedsPerPacket: number;
-            /** @description keys of cautions */
-            cautions: string[];
-            /** @description days before the first frost that it goes out for an autumn crop, or is sown where it grows; null where it is none */
-            autumnDays: number | null;
-            /** @description comes up and grows in the heat of summer */
-            standsHeat: boolean;
-            /** @description runs to seed where it is sown in spring */
-            boltsInSpring: boolean;
-            /** @description litres of the pot below which a bought plant is not the same plant */
-            potAtLeastL: number | null;
-            /** @description how nurseries sell it, ids of nursery.csv; empty where nobody does */
-            offers: string[];
-            source: string;
-            /** @description from sowing to planting out; of what is sown where it grows, the longest its root bears a container */
-            weeks: number;
-        };
-        /** @enum {string} */
-        Raising: "root" | "bed" | "pot" | "cool" | "heat" | "potted" | "cell" | "clump" | "blanket";
-        /**
-         * @description Currencies: how many decimals (ISO 4217, the exceptions from memory: ICU's own differ for a few that have lost their small
-         *     coins), and their signs and names in English (ICU).
-         */
-        Currency: {
-            code: string;
-            name: string;
-            sign: string;
-        };
-        /**
-         * @description What the catalogue's prices, in US dollars, come to in another currency: a typical level, to be put right by what one really
-         *     pays, in the steps in which shops there write prices.
-         */
-        PriceLevel: {
-            currency: string;
-            /** @description money for goods that cost a dollar */
-            level: number;
-            /** @description the smallest amount of a shop's prices there */
-            step: number;
-            /** @description ISO 3166 codes */
-            regions: string[];
-            source: string;
-        };
-        /** @description Set-ups side by side: what each cannot supply, what it comes to with room enough, each crop's cheapest way, and the advice. *\/ */
-        Comparison: {
-            /** @description price of one plant of the list at the nursery */
-            nursery: number | null;
-            setups: components["schemas"]["ComparedSetup"][];
-            /** @description set-up in which a crop costs least, of those that can be followed, by crop */
-            cheapest: {
-                [key: string]: string | null;
+        SeasonState: {
+            id: number;
+            revision: number;
+            season: components["schemas"]["Season"];
+            result: components["schemas"]["Result"];
+            pictures: {
+                [key: string]: components["schemas"]["SetupPicture"];
             };
-            /** @description price of one bought plant, by crop */
-            bought_each: {
-                [key: string]: number | null;
+            history: {
+                undo: string | null;
+                redo: string | null;
             };
-            /** @description what the set-up that stands first comes down to */
-            advice: components["schemas"]["Advice"] | null;
-            /** @description money that it costs more, to fill the list, than the cheapest crowded set-up; null where none is cheaper */
-            room_costs: number | null;
+            demo: boolean;
+            moved?: components["schemas"]["Moved"] | null;
+            asked?: components["schemas"]["AskedCrop"][];
+            added?: string;
+            unreckoned?: boolean;
         };
-        /** @description One set-up of a comparison. *\/ */
-        ComparedSetup: {
-            id: string;
-            /** @description whether it supplies the list, so that its price compares with the others' */
-            fair: boolean;
-            /** @description whether it would with those plants bought that it cannot supply */
-            fair_priced_in: boolean;
-            /** @description crops it neither raises nor buys */
-            unsupplied: string[];
-            /** @description money for one plant with those of them that somebody sells bought too; null where there are none */
-            priced_in: number | null;
-            /** @description plants then still missing */
-            still_missing: number;
-            /** @description kWh */
-            electricity: number;
-            /** @description with lamps and mats enough, where it is crowded for want of them */
-            fitted: components["schemas"]["Fitted"] | null;
-            /** @description 1 is the first of all */
-            rank: number;
-            /** @description as it stands in the ranking: supplies the list, with light, warmth and room for all of it */
-            qualifies: boolean;
-            /** @description light, warmth or time, and for how many crops */
-            lacks: {
-                code: string;
-                crops: number;
-            }[];
-            /** @description money for one plant of the grown crops that no nursery sells; null where there are none */
-            unsold_each: number | null;
-            /** @description lasting things it does not have yet */
-            to_buy: {
+        AskedCrop: {
+            text: string;
+            question: string;
+            species: string | null;
+            variety: string;
+            wanted: number | null;
+            unknown: boolean;
+            nearest: {
+                id: string;
                 name: string;
-                packs: number;
-                cost: number;
             }[];
         };
-        /** @description What a crowded set-up comes to with lamps and mats enough for it. *\/ */
-        Fitted: {
-            /** @description more of them */
-            lights: number;
-            /** @description more of them */
-            mats: number;
-            /** @description money for those */
-            price: number;
-            fill_cost: number;
-            per_wanted: number | null;
-            cash_now: number;
-            /** @description left, for want of room */
-            crowded_days: number;
-            missing: number;
-        };
-        /** @description What to do, from the set-up that stands first: grow these, buy those. *\/ */
-        Advice: {
-            setup: string;
-            /** @description what has to be added to it; null where it has room as it is */
-            fitted: components["schemas"]["Fitted"] | null;
-            /** @description crops */
-            grow: string[];
-            /** @description crops that pay only because the bench is running anyway */
-            along: string[];
-            /** @description crops it buys, or would do better to */
-            buy: string[];
-            /** @description cost per finished seedling, with its range of most seasons */
-            per_finished: number | null;
-            per_finished_low: number | null;
-            per_finished_high: number | null;
-            /** @description cost of one of the plants that are sold too, raised */
-            same: number | null;
-            /** @description the same plant bought */
-            nursery: number | null;
-            /** @description money to fill the list */
-            cost: number;
-            /** @description money against buying the same plants; null where it grows nothing that one could buy */
-            saves: number | null;
-            /** @description chance that it saves anything */
-            p_keep: number | null;
-            /** @description supplies the list, with light, warmth and room for all of it */
-            qualifies: boolean;
-            /** @description plants */
-            missing: number;
-            /** @description crops that nobody sells, on a bench that is over-full whatever else is bought or sown in the bed */
-            no_room: string[];
-            /** @description in which no more has been paid at the till than for buying; null where it has not within ten */
-            payback_season: number | null;
-        };
-        /** @description The penny stacks of all set-ups in one size of coin, so that their heights compare. *\/ */
-        ComparedStacks: {
-            /** @description money that one coin stands for */
-            coin: number;
-            /** @description height of the nursery's price, in coins */
-            nursery_coins: number | null;
-            /** @description by set-up; null where nothing is supplied */
-            setups: {
-                [key: string]: components["schemas"]["PennyStack"] | null;
-            };
-        };
-        /** @description What makes one set-up dearer or cheaper than another, head by head, largest first; it adds up to the difference in filling the list. *\/ */
-        Difference: {
-            from: string;
-            to: string;
-            /** @description money, the second less the first */
-            total: number;
-            /** @description `by` rounded so that the parts add up to the shown total; "shortfall" is plants bought for those that fail */
-            parts: {
-                head: string;
-                from: number;
-                to: number;
-                by: number;
-            }[];
-        };
-        /** @description A set-up over several seasons. Property names are the result's keys. *\/ */
-        SetupYears: {
-            id: string;
-            /** @description whether buying would give the same plants */
-            comparable: boolean;
-            seasons: components["schemas"]["YearLine"][];
-            /** @description the first by whose end it has cost no more than buying */
-            payback_season: number | null;
-            /** @description the first by whose end no more was paid than for buying: what a gardener calls paid for itself */
-            till_payback_season: number | null;
-            /** @description money, at the season's discount rate */
-            present_value: number;
-            buying_present_value: number | null;
-        };
-        /**
-         * @description One season of several: money used up, money for durable things, and both added up so far beside buying; and what was paid by then,
-         *     whole packs and all.
-         */
-        YearLine: {
-            season: number;
-            running: number;
-            durable: number;
-            cumulative: number;
-            till_cumulative: number;
-            buying_cumulative: number | null;
-        };
-        /** @description One thing that a person does on a day, for one crop or for all that share it, with how to do it and how it is written down. *\/ */
-        Job: {
-            /** @description stays the same when the day moves; what is shared has its day in it */
-            id: string;
-            /** @description day it is due */
-            date: string;
-            /** @description last day on which it is still worth being reminded of */
-            until: string;
-            group: components["schemas"]["JobGroup"];
-            kind: components["schemas"]["TaskKind"];
-            /** @description null for what several crops share */
-            crop: string | null;
-            /** @description all that have part in it */
-            crops: string[];
-            /** @description what to do */
-            words: string;
-            /** @description how */
-            detail: string | null;
-            /** @description rows of trays */
-            codes: string | null;
-            /** @description letters of the tray, where it is one */
-            tray: string | null;
-            /** @description first row in it */
-            row: number | null;
-            kind_of_entry: components["schemas"]["LogKind"];
-            /** @description that is expected to be written down with it; null where nothing is counted */
-            count: number | null;
-            /** @description of so many at most */
-            of: number | null;
-            /** @description to sow */
-            seeds: number | null;
-            /** @description of a mix, litres */
-            amount: number | null;
-            /** @description id of the mix */
-            supply: string | null;
-            /** @description that it takes, by the plan */
-            minutes: number;
-            /** @description on a day on which one is away */
-            away: boolean;
-            /** @description keys */
-            cautions: string[];
-            /** @description day it was done; null while it is not */
-            done_on: string | null;
-            /** @description ids of the entries that say so */
-            entries: string[];
-            /** @description what was written down */
-            counted: number | null;
-            /** @description in which rows it is sown */
-            parts: {
-                tray: string;
-                row: number;
-                sites: number;
-                seeds: number;
-            }[];
-        };
-        /** @enum {string} */
-        JobGroup: "prepare" | "wet" | "sow" | "look" | "move" | "water" | "out";
-        /** @enum {string} */
-        TaskKind: "chill" | "wash" | "soak" | "fill" | "sow" | "drain" | "first_look" | "look" | "last_resow" | "cover_off" | "mat_off" | "stage" | "feed" | "plant_out" | "buy";
-        /** @enum {string} */
-        LogKind: "sown" | "bought" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
-        /** @description Something about a crop's timing that a gardener would want to know. *\/ */
-        TimingNote: {
-            crop: string;
-            /** @description too_early, too_late or tap_root */
-            code: string;
-            words: string;
-        };
-        /** @description An indoor place day by day: flats that stand there, want light and want heat, against what there is; and its over-full days. *\/ */
-        BenchDays: {
-            id: string;
-            name: string;
-            /** @description day of the first figure */
-            first: string;
-            /** @description flats by day */
-            all: number[];
-            light: number[];
-            heat: number[];
-            /** @description flats, null without limit */
-            room: number | null;
-            /** @description flats that the lamps cover */
-            lit: number;
-            /** @description flats that the mats cover; null without mats */
-            warmed: number | null;
-            /** @description from and to inclusive; why: room, light or heat */
-            crowded: {
-                from: string;
-                to: string;
-                why: string;
-                crops: string[];
-            }[];
-        };
-        /** @description One way to make room on an over-full bench, what it does, and the change of the season that makes it so. *\/ */
-        Relief: {
-            /** @description later (sown later), earlier (planted out earlier) or smaller (another method that takes less room) */
-            kind: string;
-            crop: string;
-            /** @description by how many it is later or earlier */
-            days: number | null;
-            /** @description the other method */
-            method: string | null;
-            /** @description money more, to fill the list */
-            cost: number;
-            /** @description left */
-            crowded_days: number;
-            change: {
-                path: string[];
-                to: string | number;
-            };
-        };
-        /** @description A plant as it stands at the end of one stage of a method. *\/ */
-        GrownStage: {
-            stage: string;
-            /** @description what one finished plant would have cost, were this the last stage */
-            per_finished: number | null;
-            /** @description of all of them */
-            cost: number | null;
-            /** @description of work up to then */
-            hours: number | null;
-            sites: number | null;
-            /** @description day, as the whole method is laid */
-            from: string | null;
-            /** @description day */
-            to: string | null;
-            /** @description of a hundred that come up, alive at its end */
-            alive_of_hundred: number;
-            /** @description the same in a bad season, one in five */
-            alive_bad: number;
-        };
-        /** @description All places of a set-up with what stands on them, what lights and warms it, the bill by month, and a day's tariff. *\/ */
-        Bench: {
-            /** @description in the file's order */
-            places: components["schemas"]["BenchPlace"][];
-            bill: components["schemas"]["MonthBill"][];
-            /** @description price of a kWh by half hour from midnight */
-            tariff: number[];
-        };
-        /**
-         * @description One place as it is furnished in a set-up: what stands there day by day (`days` is null where nothing does, or outdoors), what
-         *     warms and lights it, and what that comes to.
-         */
-        BenchPlace: {
-            id: string;
-            days: components["schemas"]["BenchDays"] | null;
-            stands: components["schemas"]["Stand"][];
-            /** @description of the set-up, at this place */
-            things: components["schemas"]["ThingUse"][];
-            load: components["schemas"]["CircuitLoad"];
-            soil: components["schemas"]["SoilWish"][];
-        };
-        /** @description What stands at a place from one day to another. *\/ */
-        Stand: {
-            crop: string;
-            stage: string;
-            /** @description day */
-            from: string;
-            /** @description day after the last */
-            to: string;
-            flats: number;
-            /** @description wants a lamp */
-            light: boolean;
-            /** @description wants warmth */
-            mat: boolean;
-            /** @description id */
-            container: string | null;
-            /** @description as they were really filled, where that is written down */
-            sites: number;
-            /** @description rows of trays: C1–2 */
-            codes: string | null;
-        };
-        /** @description A lamp, mat or appliance over the season. *\/ */
-        ThingUse: {
-            /** @description lights, mats or appliances: its list */
-            kind: string;
-            id: string;
-            /** @description on */
-            days: number;
-            /** @description over the season */
-            kwh: number;
-            /** @description money for those */
-            power: number;
-            /** @description of its price that the season bears */
-            share: number;
-            /** @description of a lamp, mol/m²/day */
-            dose: number | null;
-            /** @description of a lamp, µmol/m²/s */
-            ppfd: number | null;
-            /** @description hours a day for what seedlings need; null where that is not known */
-            hours_to_dose: number | null;
-            /** @description whether its light is estimated from lumens */
-            estimated: boolean;
-            /** @description of a lamp */
-            best_hour: components["schemas"]["BestHour"] | null;
-            /** @description of an old lamp */
-            instead: components["schemas"]["LampOffer"] | null;
-        };
-        /** @description The time of day from which a lamp's hours are cheapest, to the half hour. *\/ */
-        BestHour: {
-            on_at: string;
-            /** @description money over the season */
-            saves: number;
-        };
-        /** @description A lamp that would give the same light for less power, and the season from which it is cheaper than going on with the old one. *\/ */
-        LampOffer: {
-            /** @description of the new lamp */
-            name: string;
-            /** @description money */
-            price: number;
-            /** @description season; null where it does not pay within thirty */
-            cheaper_from: number | null;
-        };
-        /**
-         * @description What hangs on a place's outlet at once, against what it may carry. Loads of three hours and more are continuous: 80 of 100 of the
-         *     rating where mains are about 120 V (NFPA 70, the US National Electrical Code, 210.20(A), from memory); elsewhere the rating and the
-         *     maker's word. It replaces neither the local code nor a licensed electrician.
-         */
-        CircuitLoad: {
-            /** @description all of it on together */
-            watts: number;
-            /** @description null where the outlet is not known */
-            amps: number | null;
-            /** @description amperes it may carry for hours */
-            most: number | null;
-            over: boolean;
-        };
-        /** @description What a crop's seed wants of the soil, and what it gets with the mat and without. *\/ */
-        SoilWish: {
-            crop: string;
-            /** @description °C from which nearly all comes up that can */
-            low: number;
-            /** @description °C up to which it does */
-            high: number;
-            /** @description null where it would not come up */
-            without: components["schemas"]["SoilGiven"] | null;
-            /** @description null where there is no mat, or it would not come up */
-            with: components["schemas"]["SoilGiven"] | null;
-            /** @description whether the method stands it on the mat */
-            on_mat: boolean;
-            /** @description money for the mat's warmth by finished seedling */
-            mat_each: number | null;
-        };
-        /** @description How seed comes up in some soil. *\/ */
-        SoilGiven: {
-            /** @description of the soil, mean of those days */
-            celsius: number;
-            /** @description until it is up */
-            days: number;
-            /** @description come up */
-            of_hundred: number;
-        };
-        /** @description Electricity of a month, by what it is used for. *\/ */
-        MonthBill: {
-            /** @description its first day */
-            month: string;
-            kwh: number;
-            /** @description money */
-            light: number;
-            /** @description money */
-            heat: number;
-            /** @description money */
-            appliance: number;
-            /** @description money, below 0: heat that the room's heating need not give */
-            credit: number;
-        };
-        /** @description What a set-up's plants stand in, and in what: fillings, litres by mix and crop, supplies to buy, stirring or buying. *\/ */
-        Potting: {
-            /** @description all of the season's, in its order */
-            containers: components["schemas"]["Filling"][];
-            /** @description containers of this set-up */
-            in_use: string[];
-            /** @description of mix in all */
-            litres: number;
-            /** @description by mix or supply */
-            litres_by_mix: {
-                [key: string]: number;
-            };
-            litres_by_crop: {
-                [key: string]: number;
-            };
-            ways: components["schemas"]["MixWay"][];
-            supplies: components["schemas"]["SupplyNeed"][];
-            /** @description made up; product in its supply's unit */
-            feed: {
-                litres: number;
-                product: number;
-                per_l: number;
-            } | null;
-        };
-        /** @description What one site of a container costs, filled once: its share of the pot over its life, the mix, the washing. *\/ */
-        Filling: {
-            id: string;
-            /** @description money for the site's share of a season */
-            pot: number;
-            /** @description money for the mix in it */
-            mix: number;
-            /** @description money for washing and holing */
-            wash: number;
-            /** @description mix or supply it is filled with; null where no method says */
-            mix_id: string | null;
-            /** @description money for the site's pots over five seasons, bought again as they go */
-            five_seasons: number;
-            /** @description sites on a flat */
-            per_flat: number;
-            litres: number;
-        };
-        /** @description One way to have so many litres of mix: a recipe stirred at home, or a supply as it comes. *\/ */
-        MixWay: {
-            /** @description of a mix, or of a supply */
-            id: string;
-            /** @description stirred or bought */
+        ShedItem: {
+            id: number;
             kind: string;
             name: string;
-            /** @description money for a litre, by use */
-            per_l: number;
-            /** @description money at the till for all litres, in whole packs, less what is in stock */
-            cash: number;
-            /** @description of stirring */
-            hours: number;
-            parts: {
-                supply: string;
-                name: string;
-                share: number;
-                packs: number;
+            packed_for: number | null;
+            amount: number;
+            unit: string;
+            served: number;
+            place: string;
+            tests: {
+                on: string;
+                sown: number;
+                sprouted: number;
             }[];
-            /** @description what the till asks for more and more litres, nothing in stock */
-            steps: {
-                litres: number;
-                cash: number;
-            }[];
-            /** @description litres from which it asks no more than bags do; null where it never does, or is the bag */
-            tips_at: number | null;
+            gone_on: string | null;
+            gone_why: string;
         };
-        /** @description What a season takes of a supply, and what is left of the packs. *\/ */
-        SupplyNeed: {
-            id: string;
-            /** @description in the supply's unit */
-            need: number;
-            packs: number;
-            /** @description money for those packs */
-            cash: number;
-            /** @description in the supply's unit, at the end */
-            left: number;
-            /** @description usable in a pack */
-            per_pack: number;
-        };
-        /** @description How to keep to a limit. *\/ */
-        Budgeted: {
-            /** @description money, of what is paid and still to pay together */
-            limit: number;
-            /** @description whether any way keeps to it */
-            kept: boolean;
-            /** @description looked for by steps, rather than weighed against every other way */
-            search: boolean;
-            weighed: number;
-            /** @description of the ways weighed, left out because a grower would not advise them (Soundness) */
-            unsound: number;
-            /** @description method, or "nursery", by crop that stays */
-            overrides: {
-                [key: string]: string;
-            };
-            /** @description crops */
-            left_out: string[];
-            lights: string[];
-            mats: string[];
-            /** @description shelves and fans are put off */
-            bare: boolean;
-            before: components["schemas"]["BudgetTotals"];
-            after: components["schemas"]["BudgetTotals"];
-            steps: components["schemas"]["BudgetStep"][];
-            /** @description money already, also beside the plan; `before` and `after` are what is still to pay */
-            paid: number;
-        };
-        /** @description What a way of keeping to a limit comes to: money at the till, plants missing, money to fill the list, hours. *\/ */
-        BudgetTotals: {
-            /** @description money at the till now */
-            cash: number;
-            /** @description wanted plants that nobody raises or sells, on average */
-            missing: number;
-            /** @description money with everything that falls short bought */
-            fill_cost: number;
-            hours: number;
-            /** @description money for electricity over the season */
-            bill: number;
-        };
-        /** @description One thing done otherwise to keep to the limit, and what that does on top of the steps before. *\/ */
-        BudgetStep: {
-            /** @description crop, light, mat, or gear for all shelves and fans */
-            kind: string;
-            /** @description of the crop or thing */
-            id: string;
-            /** @description method, "nursery", "leave" or "with" */
-            from: string;
-            /** @description method, "nursery", "leave" or "without" */
-            to: string;
-            /** @description money more at the till; less is negative */
-            cash: number;
-            /** @description plants more that are missing */
-            missing: number;
-            /** @description money more to fill the list */
-            fill_cost: number;
-            /** @description more */
-            hours: number;
-        };
-        /** @description One of several seasons under the same limit. *\/ */
-        BudgetYear: {
-            year: number;
-            budget: components["schemas"]["Budgeted"];
-            /** @description bought now, and there in later seasons */
-            lasting: {
+        Shed: {
+            items: components["schemas"]["ShedItem"][];
+            gone: components["schemas"]["ShedItem"][];
+            bought: {
                 kind: string;
                 name: string;
-                cost: number;
+                packs: number;
+                season: string;
             }[];
-            /** @description money so far, against buying the whole list in each of these seasons; never less for what is left out */
-            saved: number;
+            rolled: {
+                id: number;
+                from: string;
+                made: string;
+            } | null;
+            stays: {
+                name: string;
+                why: string;
+            }[];
+        };
+        NewShedItem: {
+            /** @enum {unknown} */
+            kind: "seed" | "supply" | "container" | "trayware" | "light" | "mat" | "appliance" | "gear";
+            name: string;
+            amount: number;
+            packed_for?: number | null;
+            place?: string | null;
+        };
+        ShedChange: {
+            amount?: number;
+            place?: string | null;
+            gone?: string | null;
+            back?: boolean;
+            test?: {
+                on: string;
+                sown: number;
+                sprouted: number;
+            };
         };
         /** @description What is there of a thing when a season is over. *\/ */
         Leftover: {
@@ -3254,6 +3732,17 @@ export interface components {
             packed_for: number | null;
             /** @description whether what is left is counted by hand, logged or planned */
             known: string;
+        };
+        Leftovers: {
+            leftovers: components["schemas"]["Leftover"][];
+            rolled: boolean;
+            begun: boolean;
+        };
+        NewRoll: {
+            setup: string;
+            cracked?: {
+                [key: string]: number;
+            };
         };
         /**
          * @description Whether seed in the drawer is worth its cells: the season costed with it, with a new packet instead, and, as if ten of its seeds had
@@ -3281,18 +3770,22 @@ export interface components {
             /** @description so few of ten coming up, and a new packet is cheaper; null where the test changes nothing */
             throw_below: number | null;
         };
-        /** @description A line of a price book, as it was understood. *\/ */
-        PriceLine: {
-            name: string;
-            shop: string;
-            /** @description in a pack, in its unit */
-            holds: number | null;
-            unit: string;
-            /** @description for a pack */
-            price: number;
-            currency: string;
-            /** @description day, as year-month-day */
-            on: string;
+        SeedWorths: {
+            lots: components["schemas"]["SeedWorth"][];
+        };
+        ShedOffers: {
+            offers: {
+                path: string[];
+                name: string;
+                now: number;
+                shed: number;
+                unit: string;
+                to: number | boolean;
+                also: {
+                    path: string[];
+                    to: number;
+                }[];
+            }[];
         };
         /**
          * @description The list for the shops, for one set-up: whole packs, when each is needed, what was bought of it and what that leaves to pay. What the
@@ -3370,61 +3863,35 @@ export interface components {
             shop: string;
             note: string;
         };
-        /** @description What a season costs, crop by crop and head by head; every row and every column adds up to the coin. *\/ */
-        Ledger: {
-            /** @description those under which something stands */
-            heads: {
-                head: string;
-                words: string;
-            }[];
-            /** @description crops in the order of the season */
-            rows: components["schemas"]["LedgerRow"][];
-            /** @description money by head */
-            totals: {
-                [key: string]: number;
-            };
-            /** @description money in all */
-            cost: number;
-            /** @description of work */
-            hours: number;
-            /** @description money for them */
-            hours_worth: number;
-            /** @description money, with the hours */
-            with_time: number;
-            /** @description money from what is sold */
-            income: number;
-            /** @description money at the till */
-            cash_now: number;
-            /** @description money */
-            electricity_bill: number;
-            /** @description money for a finished seedling */
-            per_finished: number | null;
-            /** @description decimals of the currency */
-            places: number;
+        ShoppingState: {
+            shopping: components["schemas"]["Shopping"];
+            purchases: components["schemas"]["Purchase"][];
+            shops: string[];
         };
-        /** @description A crop's line: money by head, in whole coins. *\/ */
-        LedgerRow: {
-            crop: string;
+        NewPurchase: {
+            /** @enum {unknown} */
+            kind: "seed" | "supply" | "container" | "trayware" | "light" | "mat" | "appliance" | "gear" | "nursery" | "trip";
+            thing: string;
             name: string;
-            /** @description its name; null where it is bought */
-            method: string | null;
-            /** @description money by head */
-            heads: {
-                [key: string]: number;
-            };
-            /** @description money, the sum of those */
-            cost: number;
-            /** @description plants that somebody wants, on average; of bought ones all */
-            useful: number | null;
-            /** @description money */
-            per_finished: number | null;
-            /** @description of work */
-            hours: number | null;
-            /** @description money */
-            income: number | null;
+            packs: number;
+            paid: number;
+            on: string;
+            shop?: string | null;
+            note?: string | null;
         };
-        /** @enum {string} */
-        WorkKind: "mix" | "budget" | "budget_years" | "season_budget" | "advice" | "hangs_on" | "simulation" | "room";
+        Jobs: {
+            jobs: components["schemas"]["Job"][];
+            written: number;
+            last_on: string | null;
+            marked: {
+                id: string;
+                crop: string | null;
+                on: string;
+                kind: string;
+                count: number | null;
+                why: string;
+            }[];
+        };
         /** @description A tray as it stands, row by row. Also ten pots, or ten packs. *\/ */
         TrayPicture: {
             /** @description its letters */
@@ -3584,124 +4051,171 @@ export interface components {
             /** @description money by which one that came is cheaper on the better side (negative where it is dearer) */
             saves: number | null;
         };
-        /** @description What a crop earns with its place under the lamp. *\/ */
-        LitWorth: {
-            crop: string;
-            /** @description under a lamp */
-            flat_weeks: number;
-            /** @description money against buying, were it left out of the bench: the season's extra cost, with what is missing bought */
-            earns: number;
-            /** @description money */
-            per_flat_week: number;
-            /** @description of what stands on the bench on an over-full day this earns least: the first to give way */
-            first_out: boolean;
-        };
-        /** @description What the season came to: planned, step by step with what was written down, and real. *\/ */
-        CameTo: {
-            setup: string;
-            /** @description the first is the plan, the last what it came to */
-            steps: components["schemas"]["BridgeStep"][];
-            /** @description plants of the crops that are grown */
-            wanted: number;
-            /** @description planted, given and sold, of those crops */
-            out: number;
-            /** @description at the prices paid */
-            nursery_per_plant: number | null;
-            /** @description against buying, with what is missing bought; what is not known as planned */
-            kept: number | null;
-            /** @description money that an hour of work earned, by the plan's hours */
-            wage: number | null;
-            hours: number;
-            /** @description the most first */
-            losses: components["schemas"]["Loss"][];
-            /** @description finished null while it is not over */
-            crops: {
-                crop: string;
-                up: number | null;
-                of: number;
-                finished: number | null;
-                wanted: number;
-            }[];
-            /** @description money of one plant by kinds of coin; what heat credit takes off is taken off all alike */
-            planned_stack: {
-                group: string;
-                amount: number;
-            }[];
-            real_stack: {
-                group: string;
-                amount: number;
-            }[];
-            /** @description money for what was bought beside the plan; in every step but the first */
-            beside: number;
-            /** @description whether its owner said that the season is over; until then the figures are so far, the rest as planned */
-            over: boolean;
-        };
-        /** @description The season with one more kind of fact put in, on top of those before. *\/ */
-        BridgeStep: {
-            /** @description planned, prices, used, power, up or lived */
-            key: string;
-            /** @description facts of this kind that were written down */
-            known: number;
-            /** @description that there could be */
-            of: number;
-            /** @description money of the crops that are grown */
-            cost: number;
-            /** @description plants of them that somebody wants */
-            useful: number;
-            /** @description money for one; null with fewer than a millionth of a plant */
-            per_finished: number | null;
-            /** @description what this kind of fact did to it */
-            moved: number | null;
-            /** @description money by head, of the crops that are grown */
-            heads: {
-                [key: string]: number;
+        TraysState: {
+            trays: components["schemas"]["TrayPicture"][];
+            not_laid_out: number;
+            labels: components["schemas"]["Label"][];
+            sheets: components["schemas"]["LabelSheet"][];
+            facts: {
+                [key: string]: components["schemas"]["RowFacts"];
             };
+            trials: components["schemas"]["TrialResult"][];
+            photos: components["schemas"]["PhotoLine"][];
         };
-        /** @description Plants lost of one cause. *\/ */
-        Loss: {
-            cause: string;
-            count: number;
-            /** @description the most first; week: its Monday */
-            where: {
-                crop: string;
-                tray: string | null;
-                week: string;
-                count: number;
-            }[];
+        TrayChange: {
+            /** @enum {unknown} */
+            do: "keep" | "move" | "columns";
+            trays?: string[];
+            tray?: string;
+            row?: number;
+            to?: string;
+            to_row?: number;
+            columns?: number;
         };
-        /** @description A rate as it was planned, as it was counted, and as it is believed from now on. *\/ */
-        Belief: {
-            /** @description germination, survival, luck, minutes, life or measured */
-            key: string;
-            id: string;
-            /** @description of what */
-            name: string;
-            planned: number;
-            /** @description null where it was measured only as one value */
-            counted: number | null;
-            believed: number;
-            /** @description 10 and 90 % points of what was believed before (beta); null of what is no share */
-            planned_range: {
-                low: number;
-                high: number;
-            } | null;
-            /** @description after */
-            believed_range: {
-                low: number;
-                high: number;
-            } | null;
-            /** @description what the plan counted for, in seeds or plants */
-            weight: number;
-            /** @description seeds, plants or things counted */
+        /** @description Whether to sow a crop again at the full look, how much, until when, and what comes of it. *\/ */
+        SowAgain: {
+            crop: string;
+            up: number;
+            /** @description sites sown; seeds in community pots */
             of: number;
-            /** @description seeds or plants that what was counted of similar ones is worth beside that */
-            similar: number;
-            /** @description that take it over */
-            edits: {
-                path: (string | number)[];
-                /** @description any value */
-                to: unknown;
+            wanted: number;
+            /** @description day of the full look */
+            look_on: string;
+            /** @description last day on which what is sown is at most two weeks late */
+            until: string;
+            /** @description chance that one more comes up, as it is now believed */
+            believed: number;
+            /** @description to sow now: what costs least with what is then missing; where nobody sells it, what makes it as sure as asked */
+            more: number;
+            /** @description on the day asked about */
+            too_late: boolean;
+            /** @description cost null where nobody sells it */
+            ways: {
+                more: number;
+                cost: number | null;
+                short: number;
+                enough: number;
             }[];
+            /** @description money for one more */
+            each: number;
+            /** @description against sowing none, on average; 0 where nobody sells it */
+            saves: number;
+            /** @description whether numbers are of seeds in community pots, not of sites */
+            in_seeds: boolean;
+        };
+        /** @description Sow few, look, sow the rest: the plan from the start. *\/ */
+        TwoStep: {
+            crop: string;
+            /** @description to sow now */
+            first: number;
+            /** @description to sow at the look … */
+            more: number;
+            /** @description … if fewer than so many are up */
+            below: number;
+            /** @description day of the full look */
+            look_on: string;
+            /** @description money, with what is missing on average */
+            cost: number;
+            /** @description the cheapest number to sow all at once */
+            at_once: number;
+            at_once_cost: number;
+            /** @description against that */
+            saves: number;
+            /** @description money of the best rule there is, which says a number of its own for each number up */
+            best: number;
+            /** @description that rule: how many more, by number up */
+            rule: number[];
+        };
+        SowAgainState: {
+            again: components["schemas"]["SowAgain"] | null;
+            two_step: components["schemas"]["TwoStep"] | null;
+        };
+        PhotoLine: {
+            id: string;
+            on: string;
+            crop: string | null;
+            tray: string | null;
+            note: string;
+            width: number;
+            height: number;
+        };
+        /** @enum {string} */
+        WorkKind: "mix" | "budget" | "budget_years" | "season_budget" | "advice" | "hangs_on" | "simulation" | "room";
+        NewWork: {
+            kind: components["schemas"]["WorkKind"];
+            setup: string;
+            amount?: number;
+        };
+        /** @description How to keep to a limit. *\/ */
+        Budgeted: {
+            /** @description money, of what is paid and still to pay together */
+            limit: number;
+            /** @description whether any way keeps to it */
+            kept: boolean;
+            /** @description looked for by steps, rather than weighed against every other way */
+            search: boolean;
+            weighed: number;
+            /** @description of the ways weighed, left out because a grower would not advise them (Soundness) */
+            unsound: number;
+            /** @description method, or "nursery", by crop that stays */
+            overrides: {
+                [key: string]: string;
+            };
+            /** @description crops */
+            left_out: string[];
+            lights: string[];
+            mats: string[];
+            /** @description shelves and fans are put off */
+            bare: boolean;
+            before: components["schemas"]["BudgetTotals"];
+            after: components["schemas"]["BudgetTotals"];
+            steps: components["schemas"]["BudgetStep"][];
+            /** @description money already, also beside the plan; `before` and `after` are what is still to pay */
+            paid: number;
+        };
+        /** @description What a way of keeping to a limit comes to: money at the till, plants missing, money to fill the list, hours. *\/ */
+        BudgetTotals: {
+            /** @description money at the till now */
+            cash: number;
+            /** @description wanted plants that nobody raises or sells, on average */
+            missing: number;
+            /** @description money with everything that falls short bought */
+            fill_cost: number;
+            hours: number;
+            /** @description money for electricity over the season */
+            bill: number;
+        };
+        /** @description One thing done otherwise to keep to the limit, and what that does on top of the steps before. *\/ */
+        BudgetStep: {
+            /** @description crop, light, mat, or gear for all shelves and fans */
+            kind: string;
+            /** @description of the crop or thing */
+            id: string;
+            /** @description method, "nursery", "leave" or "with" */
+            from: string;
+            /** @description method, "nursery", "leave" or "without" */
+            to: string;
+            /** @description money more at the till; less is negative */
+            cash: number;
+            /** @description plants more that are missing */
+            missing: number;
+            /** @description money more to fill the list */
+            fill_cost: number;
+            /** @description more */
+            hours: number;
+        };
+        /** @description One of several seasons under the same limit. *\/ */
+        BudgetYear: {
+            year: number;
+            budget: components["schemas"]["Budgeted"];
+            /** @description bought now, and there in later seasons */
+            lasting: {
+                kind: string;
+                name: string;
+                cost: number;
+            }[];
+            /** @description money so far, against buying the whole list in each of these seasons; never less for what is left out */
+            saved: number;
         };
         /** @description A change with what it does, the whole season costed again. *\/ */
         Weighed: {
@@ -3862,375 +4376,6 @@ export interface components {
                 to: unknown;
             }[];
         };
-        /** @description Something that is known once a season is over. *\/ */
-        EndQuestion: {
-            /** @description that the reading is written down to */
-            job: string;
-            /** @description of the reading: h, or broken */
-            unit: string;
-            /** @description of what */
-            name: string;
-            /** @description hours by the plan, or things in use */
-            of: number;
-            /** @description the last answer; null where there is none */
-            said: number | null;
-            /** @description id of its reading, which another answer takes the place of */
-            entry: string | null;
-        };
-        /** @description Whether to sow a crop again at the full look, how much, until when, and what comes of it. *\/ */
-        SowAgain: {
-            crop: string;
-            up: number;
-            /** @description sites sown; seeds in community pots */
-            of: number;
-            wanted: number;
-            /** @description day of the full look */
-            look_on: string;
-            /** @description last day on which what is sown is at most two weeks late */
-            until: string;
-            /** @description chance that one more comes up, as it is now believed */
-            believed: number;
-            /** @description to sow now: what costs least with what is then missing; where nobody sells it, what makes it as sure as asked */
-            more: number;
-            /** @description on the day asked about */
-            too_late: boolean;
-            /** @description cost null where nobody sells it */
-            ways: {
-                more: number;
-                cost: number | null;
-                short: number;
-                enough: number;
-            }[];
-            /** @description money for one more */
-            each: number;
-            /** @description against sowing none, on average; 0 where nobody sells it */
-            saves: number;
-            /** @description whether numbers are of seeds in community pots, not of sites */
-            in_seeds: boolean;
-        };
-        /** @description Sow few, look, sow the rest: the plan from the start. *\/ */
-        TwoStep: {
-            crop: string;
-            /** @description to sow now */
-            first: number;
-            /** @description to sow at the look … */
-            more: number;
-            /** @description … if fewer than so many are up */
-            below: number;
-            /** @description day of the full look */
-            look_on: string;
-            /** @description money, with what is missing on average */
-            cost: number;
-            /** @description the cheapest number to sow all at once */
-            at_once: number;
-            at_once_cost: number;
-            /** @description against that */
-            saves: number;
-            /** @description money of the best rule there is, which says a number of its own for each number up */
-            best: number;
-            /** @description that rule: how many more, by number up */
-            rule: number[];
-        };
-        /** @enum {string} */
-        DeviceKind: "meter" | "soil" | "air";
-        /** @description What a device measured, beside what the plan says, and what of it the plan could take over. *\/ */
-        DeviceReport: {
-            /** @description planned: kWh of that day by the plan */
-            days: {
-                date: string;
-                hours: number;
-                mean: number;
-                kwh: number;
-                planned: number | null;
-            }[];
-            offers: {
-                path: string[];
-                name: string;
-                now: number;
-                real: number;
-                unit: string;
-            }[];
-        };
-        Result: {
-            format: string;
-            version: number;
-            setups: components["schemas"]["SetupResult"][];
-        };
-        SeasonState: {
-            id: number;
-            revision: number;
-            season: components["schemas"]["Season"];
-            result: components["schemas"]["Result"];
-            pictures: {
-                [key: string]: components["schemas"]["SetupPicture"];
-            };
-            history: {
-                undo: string | null;
-                redo: string | null;
-            };
-            /** @description a made-up season to look around in */
-            demo: boolean;
-            moved?: components["schemas"]["Moved"] | null;
-            asked?: components["schemas"]["AskedCrop"][];
-            added?: string;
-            /** @description no figures could be made of it */
-            unreckoned?: boolean;
-        };
-        AskedCrop: {
-            /** @description as it was written */
-            text: string;
-            question: string;
-            species: string | null;
-            variety: string;
-            wanted: number | null;
-            /** @description nothing in the catalogue is it for certain */
-            unknown: boolean;
-            nearest: {
-                id: string;
-                name: string;
-            }[];
-        };
-        Kit: {
-            /** @description ids of its packets */
-            lots: string[];
-            /** @description money for all of them */
-            price: number;
-            /** @description the set-up on screen */
-            setup: string | null;
-        };
-        NewCurrency: {
-            to: string;
-            /** @description of the new money for one of the old; null keeps the numbers */
-            rate?: number | null;
-            setup?: string;
-        };
-        WrittenList: {
-            text: string;
-            metric?: boolean;
-        };
-        ReadList: {
-            lines: {
-                /** @description as it was written */
-                text: string;
-                /** @description of the species; null where it is not known for certain */
-                name: string | null;
-                variety: string;
-                wanted: number | null;
-                question: string | null;
-                nearest: string[];
-            }[];
-        };
-        Guesses: {
-            guesses: {
-                path: string[];
-                name: string;
-                value: number | null;
-                /** @description money that it may well move what is saved by */
-                moves: number;
-            }[];
-        };
-        Compared: {
-            revision: number;
-            result: components["schemas"]["Result"];
-            comparison: components["schemas"]["Comparison"];
-            stacks: components["schemas"]["ComparedStacks"];
-        };
-        Years: {
-            setups: components["schemas"]["SetupYears"][];
-        };
-        NewSetup: {
-            ready_made?: string;
-            copy?: string;
-            fit?: string;
-            work?: number;
-        };
-        PriceBook: {
-            things: {
-                name: string;
-                prices: {
-                    id: number;
-                    shop: string;
-                    holds: number | null;
-                    unit: string;
-                    price: number;
-                    currency: string;
-                    on: string;
-                }[];
-            }[];
-            /** @description 1 where there are more things than are shown */
-            more: number;
-            lines: number;
-        };
-        NewPrice: {
-            name: string;
-            shop?: string | null;
-            holds?: number | null;
-            unit?: string | null;
-            price: number;
-            currency: string;
-            on: string;
-        };
-        PriceTable: {
-            /** @description CSV in base64 */
-            file: string;
-            map?: {
-                [key: string]: number;
-            };
-            currency: string;
-            /** @enum {unknown} */
-            dates: "dmy" | "mdy";
-            keep: boolean;
-        };
-        PriceTableRead: {
-            headings: string[];
-            map: {
-                [key: string]: number;
-            };
-            rows: number;
-            new: number;
-            known: number;
-            faulty: number;
-            faults: {
-                line: number;
-                why: string;
-            }[];
-            sample: components["schemas"]["PriceLine"][];
-            kept: boolean;
-        };
-        PriceOffers: {
-            offers: {
-                path: string[];
-                name: string;
-                now: number;
-                price: number;
-                shop: string;
-                on: string;
-                cost: number;
-                cash: number;
-                /** @description what another pack holds */
-                also: {
-                    path: string[];
-                    to: number;
-                }[];
-            }[];
-        };
-        ShedItem: {
-            id: number;
-            kind: string;
-            name: string;
-            packed_for: number | null;
-            amount: number;
-            unit: string;
-            served: number;
-            place: string;
-            tests: {
-                on: string;
-                sown: number;
-                sprouted: number;
-            }[];
-            gone_on: string | null;
-            gone_why: string;
-        };
-        Shed: {
-            items: components["schemas"]["ShedItem"][];
-            gone: components["schemas"]["ShedItem"][];
-            bought: {
-                kind: string;
-                name: string;
-                packs: number;
-                season: string;
-            }[];
-            rolled: {
-                id: number;
-                from: string;
-                made: string;
-            } | null;
-            stays: {
-                name: string;
-                why: string;
-            }[];
-        };
-        NewShedItem: {
-            /** @enum {unknown} */
-            kind: "seed" | "supply" | "container" | "trayware" | "light" | "mat" | "appliance" | "gear";
-            name: string;
-            amount: number;
-            packed_for?: number | null;
-            place?: string | null;
-        };
-        ShedChange: {
-            amount?: number;
-            place?: string | null;
-            gone?: string | null;
-            back?: boolean;
-            test?: {
-                on: string;
-                sown: number;
-                sprouted: number;
-            };
-        };
-        Leftovers: {
-            leftovers: components["schemas"]["Leftover"][];
-            rolled: boolean;
-            begun: boolean;
-        };
-        NewRoll: {
-            setup: string;
-            cracked?: {
-                [key: string]: number;
-            };
-        };
-        SeedWorths: {
-            lots: components["schemas"]["SeedWorth"][];
-        };
-        ShedOffers: {
-            offers: {
-                path: string[];
-                name: string;
-                now: number;
-                shed: number;
-                unit: string;
-                to: number | boolean;
-                /** @description the year of other seed */
-                also: {
-                    path: string[];
-                    to: number;
-                }[];
-            }[];
-        };
-        Workbook: {
-            /** @description xlsx or ods, in base64 */
-            file: string;
-        };
-        WorkbookChanges: {
-            changes: {
-                path: (string | number)[];
-                label: string;
-                from: number;
-                to: number;
-            }[];
-        };
-        ShoppingState: {
-            shopping: components["schemas"]["Shopping"];
-            purchases: components["schemas"]["Purchase"][];
-            shops: string[];
-        };
-        NewPurchase: {
-            /** @enum {unknown} */
-            kind: "seed" | "supply" | "container" | "trayware" | "light" | "mat" | "appliance" | "gear" | "nursery" | "trip";
-            thing: string;
-            name: string;
-            packs: number;
-            paid: number;
-            on: string;
-            shop?: string | null;
-            note?: string | null;
-        };
-        NewWork: {
-            kind: components["schemas"]["WorkKind"];
-            setup: string;
-            amount?: number;
-        };
         Work: {
             id: number;
             kind: string;
@@ -4239,7 +4384,6 @@ export interface components {
             /** @enum {unknown} */
             state: "waiting" | "working" | "done" | "failed" | "stopped";
             done: number;
-            /** @description 0 where nobody knows */
             total: number;
             budget?: components["schemas"]["Budgeted"];
             budget_years?: components["schemas"]["BudgetYear"][];
@@ -4259,459 +4403,288 @@ export interface components {
                 leaving: components["schemas"]["LeavingDay"][];
             };
         };
-        NewMethod: {
-            school?: string;
-            copy?: string;
-            setup?: string | null;
-            crop?: string;
+        /** @description All places of a set-up with what stands on them, what lights and warms it, the bill by month, and a day's tariff. *\/ */
+        Bench: {
+            /** @description in the file's order */
+            places: components["schemas"]["BenchPlace"][];
+            bill: components["schemas"]["MonthBill"][];
+            /** @description price of a kWh by half hour from midnight */
+            tariff: number[];
         };
-        Survival: {
-            /** @enum {unknown} */
-            preset: "first_year" | "usual" | "careful";
-            setup?: string | null;
-        };
-        Growth: {
-            crop: string | null;
-            stages: components["schemas"]["GrownStage"][];
-            used_by: string[];
-            crops: string[];
-        };
-        NewThing: {
-            list: string;
-            catalogue?: string;
-            name?: string;
-            place?: string;
-            setup?: string;
-            count?: number;
-        };
-        CatalogueThing: {
+        /**
+         * @description One place as it is furnished in a set-up: what stands there day by day (`days` is null where nothing does, or outdoors), what
+         *     warms and lights it, and what that comes to.
+         */
+        BenchPlace: {
             id: string;
+            days: components["schemas"]["BenchDays"] | null;
+            stands: components["schemas"]["Stand"][];
+            /** @description of the set-up, at this place */
+            things: components["schemas"]["ThingUse"][];
+            load: components["schemas"]["CircuitLoad"];
+            soil: components["schemas"]["SoilWish"][];
+        };
+        /** @description What stands at a place from one day to another. *\/ */
+        Stand: {
+            crop: string;
+            stage: string;
+            /** @description day */
+            from: string;
+            /** @description day after the last */
+            to: string;
+            flats: number;
+            /** @description wants a lamp */
+            light: boolean;
+            /** @description wants warmth */
+            mat: boolean;
+            /** @description id */
+            container: string | null;
+            /** @description as they were really filled, where that is written down */
+            sites: number;
+            /** @description rows of trays: C1–2 */
+            codes: string | null;
+        };
+        /** @description A lamp, mat or appliance over the season. *\/ */
+        ThingUse: {
+            /** @description lights, mats or appliances: its list */
+            kind: string;
+            id: string;
+            /** @description on */
+            days: number;
+            /** @description over the season */
+            kwh: number;
+            /** @description money for those */
+            power: number;
+            /** @description of its price that the season bears */
+            share: number;
+            /** @description of a lamp, mol/m²/day */
+            dose: number | null;
+            /** @description of a lamp, µmol/m²/s */
+            ppfd: number | null;
+            /** @description hours a day for what seedlings need; null where that is not known */
+            hours_to_dose: number | null;
+            /** @description whether its light is estimated from lumens */
+            estimated: boolean;
+            /** @description of a lamp */
+            best_hour: components["schemas"]["BestHour"] | null;
+            /** @description of an old lamp */
+            instead: components["schemas"]["LampOffer"] | null;
+        };
+        /** @description The time of day from which a lamp's hours are cheapest, to the half hour. *\/ */
+        BestHour: {
+            on_at: string;
+            /** @description money over the season */
+            saves: number;
+        };
+        /** @description A lamp that would give the same light for less power, and the season from which it is cheaper than going on with the old one. *\/ */
+        LampOffer: {
+            /** @description of the new lamp */
             name: string;
-            us_name: string;
-            price: number | null;
-            /** @description within its list; of a supply: medium, additive, feed or sundry */
-            kind: string | null;
-            /** @description of a feed: so much in a litre of water */
-            dose_per_l: number | null;
-            source: string;
+            /** @description money */
+            price: number;
+            /** @description season; null where it does not pay within thirty */
+            cheaper_from: number | null;
         };
-        Calendar: {
-            tasks: components["schemas"]["Job"][];
-            timing: components["schemas"]["TimingNote"][];
-            bench: components["schemas"]["BenchDays"][];
-            relief: components["schemas"]["Relief"][];
-            feed: string | null;
+        /**
+         * @description What hangs on a place's outlet at once, against what it may carry. Loads of three hours and more are continuous: 80 of 100 of the
+         *     rating where mains are about 120 V (NFPA 70, the US National Electrical Code, 210.20(A), from memory); elsewhere the rating and the
+         *     maker's word. It replaces neither the local code nor a licensed electrician.
+         */
+        CircuitLoad: {
+            /** @description all of it on together */
+            watts: number;
+            /** @description null where the outlet is not known */
+            amps: number | null;
+            /** @description amperes it may carry for hours */
+            most: number | null;
+            over: boolean;
         };
-        ReckoningState: {
-            came_to: components["schemas"]["CameTo"];
-            beliefs: components["schemas"]["Belief"][];
-            end: components["schemas"]["EndQuestion"][];
-            worth: components["schemas"]["LitWorth"][];
+        /** @description What a crop's seed wants of the soil, and what it gets with the mat and without. *\/ */
+        SoilWish: {
+            crop: string;
+            /** @description °C from which nearly all comes up that can */
+            low: number;
+            /** @description °C up to which it does */
+            high: number;
+            /** @description null where it would not come up */
+            without: components["schemas"]["SoilGiven"] | null;
+            /** @description null where there is no mat, or it would not come up */
+            with: components["schemas"]["SoilGiven"] | null;
+            /** @description whether the method stands it on the mat */
+            on_mat: boolean;
+            /** @description money for the mat's warmth by finished seedling */
+            mat_each: number | null;
         };
-        NextBeliefs: {
-            /** @description key and id of a belief, with a space between */
-            take: string[];
+        /** @description How seed comes up in some soil. *\/ */
+        SoilGiven: {
+            /** @description of the soil, mean of those days */
+            celsius: number;
+            /** @description until it is up */
+            days: number;
+            /** @description come up */
+            of_hundred: number;
         };
-        Jobs: {
-            jobs: components["schemas"]["Job"][];
-            /** @description entries of the log that stand */
-            written: number;
-            last_on: string | null;
-            marked: {
-                id: string;
-                crop: string | null;
-                on: string;
-                kind: string;
-                count: number | null;
-                why: string;
+        /** @description Electricity of a month, by what it is used for. *\/ */
+        MonthBill: {
+            /** @description its first day */
+            month: string;
+            kwh: number;
+            /** @description money */
+            light: number;
+            /** @description money */
+            heat: number;
+            /** @description money */
+            appliance: number;
+            /** @description money, below 0: heat that the room's heating need not give */
+            credit: number;
+        };
+        /** @description What makes one set-up dearer or cheaper than another, head by head, largest first; it adds up to the difference in filling the list. *\/ */
+        Difference: {
+            from: string;
+            to: string;
+            /** @description money, the second less the first */
+            total: number;
+            /** @description `by` rounded so that the parts add up to the shown total; "shortfall" is plants bought for those that fail */
+            parts: {
+                head: string;
+                from: number;
+                to: number;
+                by: number;
             }[];
         };
-        TraysState: {
-            trays: components["schemas"]["TrayPicture"][];
-            /** @description sites beyond the most trays that are laid out */
-            not_laid_out: number;
-            labels: components["schemas"]["Label"][];
-            sheets: components["schemas"]["LabelSheet"][];
-            facts: {
-                [key: string]: components["schemas"]["RowFacts"];
+        /** @description What a season costs, crop by crop and head by head; every row and every column adds up to the coin. *\/ */
+        Ledger: {
+            /** @description those under which something stands */
+            heads: {
+                head: string;
+                words: string;
+            }[];
+            /** @description crops in the order of the season */
+            rows: components["schemas"]["LedgerRow"][];
+            /** @description money by head */
+            totals: {
+                [key: string]: number;
             };
-            trials: components["schemas"]["TrialResult"][];
-            photos: components["schemas"]["PhotoLine"][];
+            /** @description money in all */
+            cost: number;
+            /** @description of work */
+            hours: number;
+            /** @description money for them */
+            hours_worth: number;
+            /** @description money, with the hours */
+            with_time: number;
+            /** @description money from what is sold */
+            income: number;
+            /** @description money at the till */
+            cash_now: number;
+            /** @description money */
+            electricity_bill: number;
+            /** @description money for a finished seedling */
+            per_finished: number | null;
+            /** @description decimals of the currency */
+            places: number;
         };
-        TrayChange: {
-            /** @enum {unknown} */
-            do: "keep" | "move" | "columns";
-            trays?: string[];
-            tray?: string;
-            row?: number;
-            to?: string;
-            to_row?: number;
-            columns?: number;
+        /** @description A crop's line: money by head, in whole coins. *\/ */
+        LedgerRow: {
+            crop: string;
+            name: string;
+            /** @description its name; null where it is bought */
+            method: string | null;
+            /** @description money by head */
+            heads: {
+                [key: string]: number;
+            };
+            /** @description money, the sum of those */
+            cost: number;
+            /** @description plants that somebody wants, on average; of bought ones all */
+            useful: number | null;
+            /** @description money */
+            per_finished: number | null;
+            /** @description of work */
+            hours: number | null;
+            /** @description money */
+            income: number | null;
         };
-        SowAgainState: {
-            again: components["schemas"]["SowAgain"] | null;
-            two_step: components["schemas"]["TwoStep"] | null;
+        /** @description What a set-up's plants stand in, and in what: fillings, litres by mix and crop, supplies to buy, stirring or buying. *\/ */
+        Potting: {
+            /** @description all of the season's, in its order */
+            containers: components["schemas"]["Filling"][];
+            /** @description containers of this set-up */
+            in_use: string[];
+            /** @description of mix in all */
+            litres: number;
+            /** @description by mix or supply */
+            litres_by_mix: {
+                [key: string]: number;
+            };
+            litres_by_crop: {
+                [key: string]: number;
+            };
+            ways: components["schemas"]["MixWay"][];
+            supplies: components["schemas"]["SupplyNeed"][];
+            /** @description made up; product in its supply's unit */
+            feed: {
+                litres: number;
+                product: number;
+                per_l: number;
+            } | null;
         };
-        PhotoLine: {
+        /** @description What one site of a container costs, filled once: its share of the pot over its life, the mix, the washing. *\/ */
+        Filling: {
             id: string;
-            on: string;
-            crop: string | null;
-            tray: string | null;
-            note: string;
-            width: number;
-            height: number;
+            /** @description money for the site's share of a season */
+            pot: number;
+            /** @description money for the mix in it */
+            mix: number;
+            /** @description money for washing and holing */
+            wash: number;
+            /** @description mix or supply it is filled with; null where no method says */
+            mix_id: string | null;
+            /** @description money for the site's pots over five seasons, bought again as they go */
+            five_seasons: number;
+            /** @description sites on a flat */
+            per_flat: number;
+            litres: number;
         };
-        NewPhoto: {
-            on: string;
-            crop?: string | null;
-            tray?: string | null;
-            note?: string | null;
-            /** @description JPEG, PNG or WebP in base64 */
-            image: string;
-        };
-        /** @description One thing written down; corrected by later ones, never changed */
-        LogEntry: {
-            /** @description given where it was written down */
+        /** @description One way to have so many litres of mix: a recipe stirred at home, or a supply as it comes. *\/ */
+        MixWay: {
+            /** @description of a mix, or of a supply */
             id: string;
-            /**
-             * Format: date
-             * @description the day it speaks of
-             */
-            on: string;
-            /**
-             * Format: date-time
-             * @description when it was written down, ISO 8601 in UTC
-             */
-            at: string;
-            /**
-             * @description what it says
-             * @enum {unknown}
-             */
-            kind: "sown" | "bought" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
-            /**
-             * @description crop id
-             * @default null
-             */
-            crop?: string | null;
-            /**
-             * @description letters of the tray
-             * @default null
-             */
-            tray?: string | null;
-            /**
-             * @description first row
-             * @default null
-             */
-            row?: number | null;
-            /**
-             * @description how many rows
-             * @default null
-             */
-            rows?: number | null;
-            /**
-             * @description sites sown, or plants counted, lost, moved
-             * @default null
-             */
-            count?: number | null;
-            /**
-             * @description seeds sown
-             * @default null
-             */
-            seeds?: number | null;
-            /**
-             * @description amount used, or a reading
-             * @default null
-             */
-            amount?: number | null;
-            /**
-             * @description of the amount: L, kg, W, kWh, air_c, soil_c
-             * @default null
-             */
-            unit?: string | null;
-            /**
-             * @description of a loss
-             * @default null
-             * @enum {unknown}
-             */
-            cause?: "not_up" | "damping_off" | "dried_out" | "leggy" | "scorched" | "frozen" | "gnats" | "eaten" | "forgotten" | "root_bound" | "mixed_up" | "animals" | "other" | null;
-            /**
-             * @description the job of the season this was
-             * @default null
-             */
-            job?: string | null;
-            /**
-             * Format: date
-             * @description to which day a job is put off
-             * @default null
-             */
-            until?: string | null;
-            /**
-             * @description id of the entry it stands in place of or, as undo, takes back
-             * @default null
-             */
-            corrects?: string | null;
-            /**
-             * @description in words
-             * @default
-             */
-            note?: string;
-            /**
-             * @description it waited on a device that was away
-             * @default false
-             */
-            waited?: boolean;
-        };
-        Log: {
-            entries: (components["schemas"]["LogEntry"] & {
-                stands: boolean;
-            })[];
-            photos: components["schemas"]["PhotoLine"][];
-        };
-        NewEntries: {
-            entries: components["schemas"]["LogEntry"][];
-        };
-        Written: {
-            refused: {
-                id: string;
-                why: string;
-            }[];
-        };
-        LogTable: {
-            /** @description CSV in base64 */
-            file: string;
-        };
-        LogTableRead: {
-            rows: number;
-            new: number;
-            faults: {
-                line: number;
-                why: string;
-            }[];
-        };
-        Devices: {
-            devices: {
-                id: number;
+            /** @description stirred or bought */
+            kind: string;
+            name: string;
+            /** @description money for a litre, by use */
+            per_l: number;
+            /** @description money at the till for all litres, in whole packs, less what is in stock */
+            cash: number;
+            /** @description of stirring */
+            hours: number;
+            parts: {
+                supply: string;
                 name: string;
-                kind: components["schemas"]["DeviceKind"];
-                list: string;
-                thing: string;
-                unit: string;
-                refused: number;
-                heard_at: string | null;
-                report: components["schemas"]["DeviceReport"];
+                share: number;
+                packs: number;
             }[];
-        };
-        NewDevice: {
-            name: string;
-            kind: components["schemas"]["DeviceKind"];
-            /** @enum {unknown} */
-            list: "lights" | "mats" | "appliances" | "places";
-            thing: string;
-        };
-        DeviceMade: {
-            id: number;
-            token: string;
-        };
-        NewReadings: {
-            readings: {
-                at: string;
-                value: number;
+            /** @description what the till asks for more and more litres, nothing in stock */
+            steps: {
+                litres: number;
+                cash: number;
             }[];
+            /** @description litres from which it asks no more than bags do; null where it never does, or is the bag */
+            tips_at: number | null;
         };
-        ReadingsKept: {
-            kept: number;
-            known: number;
-            refused: number;
-        };
-        BarMove: {
-            /** @description of the method, from 0; null for the sowing */
-            stage?: number | null;
-            by: number;
-        };
-        Feed: {
-            address: string;
-        };
-        SeasonLine: {
-            id: number;
-            name: string;
-            revision: number;
-            year: number;
-            last_frost: string;
-            crops: number;
-            plants: number;
-            setups: number;
-            changed_at: string | null;
-            archived: boolean;
-        };
-        SeasonList: {
-            seasons: components["schemas"]["SeasonLine"][];
-        };
-        SeasonMade: {
-            id: number;
-            asked?: components["schemas"]["AskedCrop"][];
-        };
-        NewSeason: {
-            /** @enum {unknown} */
-            from: "demo" | "file" | "answers";
-            demo?: string;
-            text?: string;
-            name?: string;
-            /** @description where there is no frost: when spring's first plants go out */
-            last_frost?: string;
-            first_frost?: string;
-            frostless?: boolean;
-            rate?: number;
-            currency?: string;
-            metric?: boolean;
-            have?: string[];
-            guessed?: string[];
-            /** @description the first grow list, as people write it */
-            list?: string;
-        };
-        Archived: {
-            archived: boolean;
-        };
-        Change: {
-            path: (string | number)[];
-            /** @description any value of a season file */
-            from: unknown;
-            /** @description any value of a season file */
-            to: unknown;
-        };
-        Changes: {
-            changes: components["schemas"]["Change"][];
-            label?: string;
-            setup?: string | null;
-        };
-        NewCrops: {
-            text?: string;
-            species?: string;
-            variety?: string;
-            lot?: string;
-            wanted?: number;
-            setup?: string | null;
-            like?: string;
-            days?: number;
-            weeks?: number;
-            tender?: boolean;
-        };
-        NewPacket: {
-            like: string;
-            setup?: string | null;
-        };
-        Rounds: {
-            every_days: number;
-            times: number;
-            setup?: string | null;
-        };
-        Said: {
-            words: string;
-            setup: string;
-        };
-        Choices: {
-            methods: components["schemas"]["CropChoice"][];
-            lots: components["schemas"]["CropChoice"][];
-            cautions: components["schemas"]["Warned"][];
-        };
-        Warned: {
+        /** @description What a season takes of a supply, and what is left of the packs. *\/ */
+        SupplyNeed: {
             id: string;
-            title: string;
-            text: string;
-        };
-        Cautions: {
-            cautions: components["schemas"]["Warned"][];
-        };
-        Catalogue: {
-            species: components["schemas"]["SpeciesFacts"][];
-            schools: {
-                [key: string]: string;
-            };
-            currencies: components["schemas"]["Currency"][];
-            price_levels: components["schemas"]["PriceLevel"][];
-            things: {
-                [key: string]: components["schemas"]["CatalogueThing"][];
-            };
-            setups: {
-                id: string;
-                name: string;
-            }[];
-        };
-        Term: {
-            label: string;
-            value: number | string | null;
-            unit: string;
-            path: (string | number)[] | null;
-            working: string | null;
-            /** @enum {unknown} */
-            origin: "you" | "catalogue" | "test" | "computed";
-            source: string | null;
-        };
-        Working: {
-            figure: string;
-            title: string;
-            value: number | null;
-            unit: string;
-            rule: string;
-            formula: string;
-            terms: components["schemas"]["Term"][];
-        };
-        Account: {
-            email: string | null;
-            trial: boolean;
-            guest: boolean;
-            mailbox: boolean;
-        };
-        Credentials: {
-            email: string;
-            password: string;
-        };
-        AccountChange: {
-            email?: string;
-            password?: string;
-            current_password: string;
-        };
-        CurrentPassword: {
-            current_password?: string;
-        };
-        Email: {
-            email: string;
-        };
-        Reset: {
-            email: string;
-            token: string;
-            password: string;
-        };
-        Export: {
-            format: string;
-            version: number;
-            email: string | null;
-            created_at: string | null;
-            seasons: Record<string, never>[];
-            shed: Record<string, never>[];
-            prices: Record<string, never>[];
-        };
-        Fault: {
-            path: string;
-            problem: string;
-            remedy: string;
-        };
-        Conflict: {
-            path: (string | number)[];
-            /** @description any value of a season file */
-            was: unknown;
-            /** @description any value of a season file */
-            theirs: unknown;
-            /** @description any value of a season file */
-            yours: unknown;
-        };
-        Problem: {
-            type: string;
-            title: string;
-            status: number;
-            detail: string;
-            faults?: components["schemas"]["Fault"][];
-            revision?: number;
-            conflicts?: components["schemas"]["Conflict"][];
+            /** @description in the supply's unit */
+            need: number;
+            packs: number;
+            /** @description money for those packs */
+            cash: number;
+            /** @description in the supply's unit, at the end */
+            left: number;
+            /** @description usable in a pack */
+            per_pack: number;
         };
     };
     responses: {
