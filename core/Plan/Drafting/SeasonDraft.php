@@ -261,13 +261,19 @@ final class SeasonDraft
     /** The place that plays a part: bench, sill, greenhouse, jugs or outside. */
     public function place(string $part): string
     {
+        return $this->placeThere($part) ?? $this->add('places', self::object($this->newPlace($part)));
+    }
+
+    /** Of the season's places the one that plays the part; a bench is best where a lamp hangs. */
+    private function placeThere(string $part): ?string
+    {
         $lit = array_column($this->rows('lights'), 'place', 'place');
         $best = null;
         foreach ($this->rows('places') as $place) {
+            $id = Cell::text($place->id);
+            $is = fn (string $words): bool => preg_match("/{$words}/i", "{$id} ".Cell::text($place->name)) === 1;
             $outdoors = ($place->outdoors ?? false) === true;
-            $house = preg_match('/greenhouse|tunnel|cold ?frame/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
-            $sill = preg_match('/sill|window/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
-            $jugs = preg_match('/\bjugs?\b/i', Cell::text($place->id).' '.Cell::text($place->name)) === 1;
+            [$house, $sill, $jugs] = [$is('greenhouse|tunnel|cold ?frame'), $is('sill|window'), $is('\bjugs?\b')];
             $plays = match ($part) {
                 'outside' => $outdoors && ! $jugs,
                 'jugs' => $outdoors && $jugs,
@@ -276,52 +282,40 @@ final class SeasonDraft
                 default => false,
             };
             if ($plays || self::markOf($place) === $part) {
-                return Cell::text($place->id);
+                return $id;
             }
-            if ($part === 'bench' && ! $outdoors && ! $sill && ! $house && ($best === null || isset($lit[Cell::text($place->id)]))) {
-                $best = Cell::text($place->id);
+            if ($part === 'bench' && ! $outdoors && ! $sill && ! $house && ($best === null || isset($lit[$id]))) {
+                $best = $id;
             }
         }
 
-        return $best ??
-            $this->add(
-                'places',
-                self::object(
-                    match ($part) {
-                        'bench' => [
-                            'id' => 'bench',
-                            'name' => 'Indoor bench',
-                            'temp_c' => 19.5,
-                            'flats' => 8,
-                            'meta' => [self::MARK => 'bench', self::GUESS => 'temp_c'],
-                        ],
-                        'sill' => [
-                            'id' => 'sill',
-                            'name' => 'Sunny windowsill',
-                            'temp_c' => $this->months([16.0, 16.5, 17.5, 18.5, 20.0, 22.0, 24.0, 24.0, 22.0, 19.5, 17.5, 16.5]),
-                            'daylight' => $this->months([4.0, 5.5, 7.5, 9.0, 10.0, 10.5, 10.5, 10.0, 9.0, 7.0, 4.5, 3.5]),
-                            'flats' => 3,
-                            'meta' => [self::MARK => 'sill', self::GUESS => 'temp_c'],
-                        ],
-                        'greenhouse' => [
-                            'id' => 'greenhouse',
-                            'name' => 'Cold greenhouse',
-                            'temp_c' => $this->months([4.0, 5.0, 8.0, 12.0, 16.0, 20.0, 23.0, 22.0, 18.0, 13.0, 8.0, 5.0]),
-                            'heated' => false,
-                            'flats' => 6,
-                            'meta' => [self::MARK => 'greenhouse', self::GUESS => 'temp_c'],
-                        ],
-                        'jugs' => $this->jugs(),
-                        default => [
-                            'id' => 'outside',
-                            'name' => 'Yard and beds',
-                            'temp_c' => $this->outdoorMonths(),
-                            'outdoors' => true,
-                            'meta' => [self::MARK => 'outside', self::GUESS => 'temp_c'],
-                        ],
-                    },
-                ),
-            );
+        return $best;
+    }
+
+    /** @return array<string, mixed> */
+    private function newPlace(string $part): array
+    {
+        if ($part === 'jugs') {
+            return $this->jugs();
+        }
+        [$id, $row] = match ($part) {
+            'bench' => ['bench', ['name' => 'Indoor bench', 'temp_c' => 19.5, 'flats' => 8]],
+            'sill' => ['sill', [
+                'name' => 'Sunny windowsill',
+                'temp_c' => $this->months([16.0, 16.5, 17.5, 18.5, 20.0, 22.0, 24.0, 24.0, 22.0, 19.5, 17.5, 16.5]),
+                'daylight' => $this->months([4.0, 5.5, 7.5, 9.0, 10.0, 10.5, 10.5, 10.0, 9.0, 7.0, 4.5, 3.5]),
+                'flats' => 3,
+            ]],
+            'greenhouse' => ['greenhouse', [
+                'name' => 'Cold greenhouse',
+                'temp_c' => $this->months([4.0, 5.0, 8.0, 12.0, 16.0, 20.0, 23.0, 22.0, 18.0, 13.0, 8.0, 5.0]),
+                'heated' => false,
+                'flats' => 6,
+            ]],
+            default => ['outside', ['name' => 'Yard and beds', 'temp_c' => $this->outdoorMonths(), 'outdoors' => true]],
+        };
+
+        return ['id' => $id, ...$row, 'meta' => [self::MARK => $id, self::GUESS => 'temp_c']];
     }
 
     public static function markOf(stdClass $row): ?string
