@@ -25,6 +25,10 @@ export function knowFromPage(queries: QueryClient): void {
   if (setup !== null && entry.figures[setup]?.revision === entry.revision)
     queries.setQueryData(keys.figures(state.id, setup), entry.revision);
   brought = true;
+  // Whoever comes back to the window wants what another has changed meanwhile.
+  const forget = () => (brought = false);
+  document.addEventListener('visibilitychange', forget, { once: true });
+  window.addEventListener('focus', forget, { once: true });
 }
 
 /** The page's own words for the answer give way to the first screen. */
