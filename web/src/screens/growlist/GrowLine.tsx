@@ -67,7 +67,7 @@ export const GrowLine = memo(function GrowLine(props: Props) {
         >
           <span aria-hidden="true">{open ? '▴' : '▾'}</span>
           <span className="hidden">
-            {open ? 'Less' : 'More'} on {line.facts.lot.variety} in {setup}
+            {open ? 'Less' : 'More'} on {namedLine(line)} in {setup}
           </span>
         </button>
       </td>
