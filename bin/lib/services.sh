@@ -129,7 +129,7 @@ locations() {
   cat <<CONF
     error_page 502 504 = @away;
     location @away { internal; default_type application/problem+json; add_header Retry-After 5 always;
-      return 503 '{"type":"about:blank","title":"Away","status":503,"detail":"The server is coming back. What you typed is kept, and sent then."}'; }
+      return 503 '{"type":"about:blank","title":"Away","status":503,"detail":"The server is coming back. What you typed is still here: try again then."}'; }
     error_page 413 = @large;
     location @large { internal; default_type application/problem+json;
       return 413 '{"type":"about:blank","title":"Too large","status":413,"detail":"This is larger than 6 MB. Take a smaller file."}'; }

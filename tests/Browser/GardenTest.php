@@ -62,10 +62,11 @@ it('answers after one question where the others are left to it, and counts those
     $this->browser->findElement(WebDriverBy::linkText('See all'))->click();
     $this->find('[data-guess="electricity.rate"]');
     $this->find('[data-guess="last_frost"] button.plain')->click();
-    $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-guess="last_frost"]')) === [] ?: null, 'the frost to be right');
+    $isGone = fn (string $guess) => $this->browser->findElements(WebDriverBy::cssSelector("[data-guess='{$guess}']")) === [] ?: null;
+    $this->waitFor(fn () => $isGone('last_frost'), 'the frost to be right');
     $rate = $this->find('[data-guess="electricity.rate"] input');
     $rate->sendKeys([WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '0.29', WebDriverKeys::ENTER]);
-    $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-guess="electricity.rate"]')) === [] ?: null, 'the price to be one\'s own');
+    $this->waitFor(fn () => $isGone('electricity.rate'), 'the price to be one\'s own');
     expect($this->consoleErrors())->toBe([]);
 });
 

@@ -137,7 +137,8 @@ it('answers on the command line, and says what is wrong with a limit', function 
 
 it('buys first what lasts, and has more plants for the same money later', function () {
     $season = fewCrops(['copper-kettle', 'stone-button', 'paint-box'], ['bench', 'kit', 'nursery']);
-    $years = JollyPenny\Core\Deciding\Choosing\BudgetYears::of($season->with(setups: array_map(fn (Setup $one): Setup => $one->with(gear: [], appliances: []), $season->setups)), 'bench', 60.0, 3);
+    $bare = $season->with(setups: array_map(fn (Setup $one): Setup => $one->with(gear: [], appliances: []), $season->setups));
+    $years = JollyPenny\Core\Deciding\Choosing\BudgetYears::of($bare, 'bench', 60.0, 3);
     expect(array_column($years, 'year'))->toBe([2027, 2028, 2029]);
     $missing = INF;
     foreach ($years as $year) {

@@ -17,7 +17,13 @@ function ledgerSeasons(): array
     $demo = Seasons::demo();
     $gullsend = json_decode((string) file_get_contents(__DIR__.'/../../database/demo/gullsend.json'), true);
 
-    return array_map(Seasons::read(...), [['hourly_value' => 14] + $demo, $gullsend, [...$demo, 'currency' => 'JPY'], [...$demo, 'currency' => 'KWD'], [...$demo, 'charge_owned' => true]]);
+    return array_map(Seasons::read(...), [
+        ['hourly_value' => 14] + $demo,
+        $gullsend,
+        [...$demo, 'currency' => 'JPY'],
+        [...$demo, 'currency' => 'KWD'],
+        [...$demo, 'charge_owned' => true],
+    ]);
 }
 
 it('rounds a table so that rows, columns and the whole still add up, no figure by as much as a coin', function () {

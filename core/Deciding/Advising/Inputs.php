@@ -37,7 +37,15 @@ final readonly class Inputs
      */
     public function all(): array
     {
-        return [...$this->seed(), ...$this->packs(), ...$this->containers(), ...$this->equipment(), ...$this->rates(), ...$this->survival(), ...$this->nursery()];
+        return [
+            ...$this->seed(),
+            ...$this->packs(),
+            ...$this->containers(),
+            ...$this->equipment(),
+            ...$this->rates(),
+            ...$this->survival(),
+            ...$this->nursery(),
+        ];
     }
 
     /** @return list<Input> none where nothing is paid or lasts */

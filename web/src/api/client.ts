@@ -24,7 +24,7 @@ const AWAY: Problem = {
   type: 'about:blank',
   title: 'No answer',
   status: 0,
-  detail: 'The server does not answer. What you typed is kept here and sent when it is back.',
+  detail: 'The server does not answer. What you typed is still here: try again when it is back.',
 };
 
 /** Each copy of the application on a host has cookies of its own names. */

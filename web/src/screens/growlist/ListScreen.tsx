@@ -38,12 +38,13 @@ function List({ shown }: { shown: OnScreen }) {
   const { wanted } = shown.pictures;
   const many = season.crops.filter(({ id }) => chosen.has(id));
   const all = many.length > 0 && many.length === lines.length;
-  const words = `${upper(count(season.crops.length))} ${plural(season.crops.length, 'crop')}, ${wanted.toLocaleString(LOCALE)} ${plural(wanted, 'plant')} wanted`;
+  const crops = `${upper(count(season.crops.length))} ${plural(season.crops.length, 'crop')}`;
+  const plants = `${wanted.toLocaleString(LOCALE)} ${plural(wanted, 'plant')}`;
   return (
     <>
       <div className="list-head">
         <div>
-          <h1>{season.crops.length === 0 ? 'Nothing on the list yet' : words}</h1>
+          <h1>{season.crops.length === 0 ? 'Nothing on the list yet' : `${crops}, ${plants} wanted`}</h1>
           <SeasonFacts season={season} />
           <ListTools any={season.crops.length > 0} order={order} setOrder={setOrder} filter={filter} setFilter={setFilter} />
         </div>

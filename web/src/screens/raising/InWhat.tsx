@@ -10,7 +10,7 @@ interface Props extends Pick<StageProps, 'method' | 'stage' | 'grown' | 'before'
 export function InWhat({ method, stage, grown, before, site, edit }: Props) {
   const { first, inBed, container, season, label, name, set, saveOfMethod } = edit;
   const moved = !first && container && before !== null && grown?.sites != null && grown.sites < before;
-  const inNothing = first ? 'the bed' : 'container';
+  const inNothing = first ? 'the bed' : 'the same container';
   return (
     <>
       {first && (
