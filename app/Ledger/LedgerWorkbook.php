@@ -10,6 +10,7 @@ use JollyPenny\Core\Plan\Ledger\Ledger;
 use JollyPenny\Core\Plan\Ledger\LedgerInput;
 use JollyPenny\Core\Plan\Ledger\LedgerPart;
 use JollyPenny\Core\Plan\Ledger\LedgerParts;
+use JollyPenny\Core\Plan\Results\CropResult;
 use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Season\Things\Leftover;
@@ -30,6 +31,9 @@ final class LedgerWorkbook
 
     /** First row of inputs on their sheet; the season's own two stand above. */
     public const FIRST = 7;
+
+    /** First row of crops on the ledger's sheet. */
+    private const LINES = 4;
 
     public const DISCOUNT = 'C3';
 
@@ -182,51 +186,65 @@ final class LedgerWorkbook
 
     private function ledger(Worksheet $sheet, Ledger $ledger): void
     {
-        $season = $this->costing->season;
-        $result = $this->costing->setup($this->setup);
-        // Also those that cost nothing yet: a price may be put in.
+        // Also heads that cost nothing yet: a price may be put in.
         $shown = array_values(array_filter(Head::cases(), fn (Head $head): bool => isset($this->heads[$head->value])));
-        self::text($sheet, 'A1', "{$season->name}, {$this->setup->name}");
+        self::text($sheet, 'A1', "{$this->costing->season->name}, {$this->setup->name}");
         $sheet->getStyle('A1')->getFont()->setBold(true)->setSize(14);
         $words = array_map(fn (Head $head): string => $head->words(), $shown);
-        self::heads($sheet, 3, ['crop', 'how', ...$words, 'total', 'plants of use', 'cost per finished seedling']);
-        $column = fn (int $n): string => Coordinate::stringFromColumnIndex($n);
-        $heads = count($shown);
-        [$all, $plants, $each] = [$column($heads + 3), $column($heads + 4), $column($heads + 5)];
-        $lastHead = $column($heads + 2);
-        $crops = array_column($result->crops, null, 'id');
-        $row = 4;
-        $grown = [];
+        self::heads($sheet, self::LINES - 1, ['crop', 'how', ...$words, 'total', 'plants of use', 'cost per finished seedling']);
+        $crops = array_column($this->costing->setup($this->setup)->crops, null, 'id');
+        $row = self::LINES;
         foreach ($ledger->rows as $line) {
             self::text($sheet, "A{$row}", $line->name);
             self::text($sheet, "B{$row}", $line->method ?? 'bought');
-            foreach ($shown as $n => $head) {
-                $range = $this->partsOf["{$line->crop} {$head->value}"] ?? null;
-                $sheet->setCellValue($column($n + 3).$row, $range === null ? 0 : "=SUM(Parts!E{$range[0]}:E{$range[1]})");
-            }
-            $sheet->setCellValue($all.$row, $heads === 0 ? 0 : "=SUM(C{$row}:{$lastHead}{$row})");
-            $useful = $crops[$line->crop]->grown ? $crops[$line->crop]->useful : null;
-            if ($useful !== null) {
-                $sheet->setCellValue($plants.$row, $useful);
-                $sheet->setCellValue($each.$row, "=IF({$plants}{$row}<0.000001,\"\",{$all}{$row}/{$plants}{$row})");
-                $grown[] = "{$all}{$row}";
-            }
+            $this->line($sheet, $row, $line->crop, $shown, $crops[$line->crop]->grown ? $crops[$line->crop]->useful : null);
             $row++;
         }
-        $end = $row - 1;
+        $this->totals($sheet, $row, count($shown));
+        $this->season($sheet, $row + 2, self::column(count($shown) + 3).$row);
+        self::widths($sheet, ['A' => 26, 'B' => 30]);
+        $sheet->freezePane('C'.self::LINES);
+    }
+
+    /** @param  list<Head>  $shown */
+    private function line(Worksheet $sheet, int $row, string $crop, array $shown, ?float $useful): void
+    {
+        foreach ($shown as $n => $head) {
+            $range = $this->partsOf["{$crop} {$head->value}"] ?? null;
+            $sheet->setCellValue(self::column($n + 3).$row, $range === null ? 0 : "=SUM(Parts!E{$range[0]}:E{$range[1]})");
+        }
+        $heads = count($shown);
+        [$all, $plants, $each] = self::lastColumns($heads);
+        $sheet->setCellValue($all.$row, $heads === 0 ? 0 : "=SUM(C{$row}:".self::column($heads + 2)."{$row})");
+        if ($useful !== null) {
+            $sheet->setCellValue($plants.$row, $useful);
+            $sheet->setCellValue($each.$row, "=IF({$plants}{$row}<0.000001,\"\",{$all}{$row}/{$plants}{$row})");
+        }
+    }
+
+    private function totals(Worksheet $sheet, int $row, int $heads): void
+    {
+        [$all, $plants, $each] = self::lastColumns($heads);
+        [$first, $last] = [self::LINES, $row - 1];
         self::text($sheet, "A{$row}", 'Total');
         foreach (range(3, $heads + 4) as $n) {
-            $sheet->setCellValue($column($n).$row, $end < 4 ? 0 : '=SUM('.$column($n)."4:{$column($n)}{$end})");
+            $column = self::column($n);
+            $sheet->setCellValue($column.$row, $last < $first ? 0 : "=SUM({$column}{$first}:{$column}{$last})");
         }
-        $grownCost = "SUMIF({$plants}4:{$plants}{$end},\">0\",{$all}4:{$all}{$end})";
-        $sheet->setCellValue($each.$row, $grown === [] ? '' : "=IF({$plants}{$row}<0.000001,\"\",{$grownCost}/{$plants}{$row})");
+        $grownCost = "SUMIF({$plants}{$first}:{$plants}{$last},\">0\",{$all}{$first}:{$all}{$last})";
+        $none = ! array_filter($this->costing->setup($this->setup)->crops, fn (CropResult $crop): bool => $crop->grown && $crop->useful !== null);
+        $sheet->setCellValue($each.$row, $none ? '' : "=IF({$plants}{$row}<0.000001,\"\",{$grownCost}/{$plants}{$row})");
         $sheet->getStyle("A{$row}:{$each}{$row}")->getFont()->setBold(true);
-        $total = $row;
-        $row += 2;
+        $sheet->getStyle("C{$first}:{$each}{$row}")->getNumberFormat()->setFormatCode('#,##0.00');
+    }
+
+    private function season(Worksheet $sheet, int $row, string $total): void
+    {
+        $result = $this->costing->setup($this->setup);
         foreach ([
-            ['Season cost', "={$all}{$total}"],
+            ['Season cost', "={$total}"],
             ['Hours of work', $result->hours],
-            ['With the hours', "={$all}{$total}+B".($row + 1).'*'.self::INPUTS.'!$C$4'],
+            ['With the hours', "={$total}+B".($row + 1).'*'.self::INPUTS.'!$C$4'],
             ['To pay now', '=Shopping!E'.$this->rowOf['till']],
             ['Income from what is sold', $result->income],
         ] as [$words, $value]) {
@@ -235,9 +253,17 @@ final class LedgerWorkbook
             $sheet->getStyle("B{$row}")->getNumberFormat()->setFormatCode('#,##0.00');
             $row++;
         }
-        $sheet->getStyle("C4:{$each}{$total}")->getNumberFormat()->setFormatCode('#,##0.00');
-        self::widths($sheet, ['A' => 26, 'B' => 30]);
-        $sheet->freezePane('C4');
+    }
+
+    /** @return array{string, string, string} columns after the heads: the total, plants of use, what one costs */
+    private static function lastColumns(int $heads): array
+    {
+        return [self::column($heads + 3), self::column($heads + 4), self::column($heads + 5)];
+    }
+
+    private static function column(int $number): string
+    {
+        return Coordinate::stringFromColumnIndex($number);
     }
 
     private static function text(Worksheet $sheet, string $cell, string $text): void
@@ -255,9 +281,9 @@ final class LedgerWorkbook
     private static function heads(Worksheet $sheet, int $row, array $words): void
     {
         foreach ($words as $n => $text) {
-            self::text($sheet, Coordinate::stringFromColumnIndex($n + 1).$row, $text);
+            self::text($sheet, self::column($n + 1).$row, $text);
         }
-        $sheet->getStyle("A{$row}:".Coordinate::stringFromColumnIndex(count($words)).$row)->getFont()->setBold(true);
+        $sheet->getStyle("A{$row}:".self::column(count($words)).$row)->getFont()->setBold(true);
     }
 
     /** @param  array<string, int>  $widths  by column */

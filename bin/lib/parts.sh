@@ -38,6 +38,7 @@ prepare_parts() {
   # The ledger's workbook is recomputed by another program, labels are measured on the PDF and their codes read back.
   if wants feature; then more+=(libreoffice-calc-nogui poppler-utils zbar-tools); fi
   debian_packages "${more[@]}"
+  if wants browser; then light_browser; fi
   php_requirements
   if wants style reference feature web browser drill hostile; then npm_requirements; fi
   if wants feature browser hostile; then start_postgres; fi

@@ -34,6 +34,15 @@ abstract class BrowserTestCase extends TestCase
 
     private static ?RemoteWebDriver $open = null;
 
+    /** Chromium without windows, tabs and menus, where it is installed: it takes half the work of the whole one. */
+    private const SHELL = '/usr/lib/chromium/chromium-headless-shell';
+
+    /** @var ?resource */
+    private static $shell = null;
+
+    /** What it keeps, thrown away with it. */
+    private static string $profile = '';
+
     /** @var list<string> scripts that run on each page of this test */
     private array $scripts = [];
 
@@ -105,6 +114,11 @@ abstract class BrowserTestCase extends TestCase
             // It is gone already.
         }
         self::$open = null;
+        if (self::$shell !== null) {
+            proc_terminate(self::$shell);
+            self::$shell = null;
+        }
+        exec('rm -rf '.escapeshellarg(self::$profile));
     }
 
     /**
@@ -458,10 +472,24 @@ abstract class BrowserTestCase extends TestCase
     /** @return list<string> rule and place of each accessibility finding that is more than minor */
     public function accessibilityFindings(): array
     {
-        $this->browser->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
+        return $this->axe('{ resultTypes: ["violations"] }');
+    }
+
+    /** @return list<string> words too pale to read: all that another theme can change of the findings */
+    public function paleWords(): array
+    {
+        return $this->axe('{ resultTypes: ["violations"], runOnly: ["color-contrast"] }');
+    }
+
+    /** @return list<string> */
+    private function axe(string $options): array
+    {
+        if ($this->browser->executeScript('return typeof axe') === 'undefined') {
+            $this->browser->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
+        }
         $found = $this->browser
-            ->executeAsyncScript('const done = arguments[0]; axe.run({ resultTypes: ["violations"] }).then((r) => done(r.violations
-            .filter((v) => v.impact !== "minor").map((v) => v.id + ": " + v.nodes.map((n) => n.target.join(" ")).join(", "))));');
+            ->executeAsyncScript("const done = arguments[0]; axe.run({$options}).then((r) => done(r.violations
+            .filter((v) => v.impact !== 'minor').map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ')).join(', '))));");
 
         return is_array($found) ? array_values(array_filter($found, is_string(...))) : ['axe did not answer'];
     }
@@ -484,9 +512,8 @@ abstract class BrowserTestCase extends TestCase
 
     private function open(int $port, int $width, int $height): RemoteWebDriver
     {
-        $options = new ChromeOptions();
-        $options->addArguments([
-            '--headless',
+        self::$profile = sys_get_temp_dir().'/jolly-'.bin2hex(random_bytes(6));
+        $arguments = [
             '--no-sandbox',
             '--disable-gpu',
             '--disable-quic',
@@ -496,8 +523,15 @@ abstract class BrowserTestCase extends TestCase
             '--disable-sync',
             '--disable-dev-shm-usage',
             "--window-size={$width},{$height}",
-            '--user-data-dir='.sys_get_temp_dir().'/jolly-'.bin2hex(random_bytes(6)),
-        ]);
+            '--user-data-dir='.self::$profile,
+        ];
+        $options = new ChromeOptions();
+        if (is_executable(self::SHELL)) {
+            // ChromeDriver waits for a page that this one only opens when asked for it.
+            $options->setExperimentalOption('debuggerAddress', "127.0.0.1:{$this->shell($arguments)}");
+        } else {
+            $options->addArguments(['--headless', ...$arguments]);
+        }
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
@@ -515,6 +549,21 @@ abstract class BrowserTestCase extends TestCase
         $browser->manage()->timeouts()->setScriptTimeout(30);
 
         return $browser;
+    }
+
+    /**
+     * @param  list<string>  $arguments
+     * @return int the port on which it can be driven
+     */
+    private function shell(array $arguments): int
+    {
+        $nothing = ['file', '/dev/null', 'w'];
+        // It ends with this process, however that ends: one left behind would hold up the next run.
+        $command = ['setpriv', '--pdeathsig', 'KILL', self::SHELL, '--remote-debugging-port=0', ...$arguments, 'about:blank'];
+        self::$shell = proc_open($command, [1 => $nothing, 2 => $nothing], $pipes) ?: throw new RuntimeException('Chromium did not start.');
+        $told = self::$profile.'/DevToolsActivePort';
+
+        return $this->waitFor(fn () => is_file($told) ? (int) file_get_contents($told) : null, 'Chromium to listen');
     }
 
     private function freePort(): int

@@ -31,7 +31,7 @@ it('says what it came to, weighs what to do otherwise, takes one change and take
     $this->click('[data-action="undo"]');
     $this->waitFor(fn () => $this->api("/api{$path}")['revision'] > $before ?: null, 'it to be undone');
     $this->otherTheme();
-    expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
+    expect($this->paleWords())->toBe([])->and($this->consoleErrors())->toBe([]);
 });
 
 it('shows it on a phone, says where nothing is known, and begins the next season believing what was counted', function () {

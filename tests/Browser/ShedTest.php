@@ -25,7 +25,7 @@ it('puts seed into the shed, tests it, throws it out and has it back', function 
     $this->press('Put back');
     $this->find('[data-part="shed-seed"]');
     $this->otherTheme();
-    expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
+    expect($this->paleWords())->toBe([])->and($this->consoleErrors())->toBe([]);
 })->with([1280, 390]);
 
 it('rolls a season on with what cracked, and takes it back', function () {

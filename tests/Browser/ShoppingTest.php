@@ -113,7 +113,7 @@ it('has no serious accessibility finding on the list and the ledger, in both the
     usleep(600_000);
     expect($this->overflows())->toBeFalse()->and($this->accessibilityFindings())->toBe([])->and($this->sharedNames())->toBe([]);
     $this->otherTheme();
-    expect($this->accessibilityFindings())->toBe([])->and($this->consoleErrors())->toBe([]);
+    expect($this->paleWords())->toBe([])->and($this->consoleErrors())->toBe([]);
 })->with(['shopping', 'ledger'])->with([1280, 390]);
 
 it('keeps to a limit: says what to do otherwise, and takes it as a set-up', function () {

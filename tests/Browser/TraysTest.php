@@ -61,7 +61,7 @@ it('shows trays, labels and trials, in both themes, and says where a row is not'
     expect($this->text('[data-trial="old-seed"]'))->toContain('12 of 12')->and($this->text('[data-part="labels"]'))->toContain('to write or to print');
     expect($this->accessibilityFindings())->toBe([]);
     $this->otherTheme();
-    expect($this->accessibilityFindings())->toBe([]);
+    expect($this->paleWords())->toBe([]);
     $this->click('[data-part="new-trial"] summary');
     $this->click('[data-action="add-trial"]');
     expect($this->text('[data-part="new-trial"] [role="alert"]'))->toContain('two different');

@@ -46,7 +46,7 @@ final class PlaceEnergy
     private array $lampSteps;
 
     /** @var list<list<array{float, float, float}>> the same of the mats, by day */
-    private array $matSteps = [];
+    private array $matSteps;
 
     private readonly ?float $lampDose;
 
@@ -92,28 +92,34 @@ final class PlaceEnergy
                 $lights,
             ),
         );
-        $mean = $tariff->mean();
-        $steady = ! is_array($place->tempC) || array_filter($mats, fn (Mat $mat): bool => $mat->thermostatC !== null) === [];
-        for ($day = 0; $day < $days; $day++) {
-            $air = (float) $place->airOn($load->firstDay + $day);
-            $this->matSteps[] =
-                $steady && $day > 0
-                    ? $this->matSteps[0]
-                    : self::steps(
-                        array_map(
-                            fn (Mat $mat): array => self::figures(($mat->watts / 1000) * 24 * self::duty($mat, $air), $mean, $rate),
-                            $mats,
-                        ),
-                    );
-        }
+        $this->matSteps = $this->matSteps($mats, $days, $tariff->mean(), $rate);
         $running = self::steps(
             array_map(
-                fn (Appliance $appliance): array => self::figures(($appliance->watts / 1000) * $appliance->hoursPerDay, $mean, $rate),
+                fn (Appliance $one): array => self::figures(($one->watts / 1000) * $one->hoursPerDay, $tariff->mean(), $rate),
                 $appliances,
             ),
         );
         $this->applianceDay = $running[count($running) - 1];
         $this->addUp();
+    }
+
+    /**
+     * @param  list<Mat>  $mats
+     * @return list<list<array{float, float, float}>> figures with the first 0, 1, … mats on, by day
+     */
+    private function matSteps(array $mats, int $days, float $price, float $rate): array
+    {
+        // Only where the air changes and a thermostat follows it is one day unlike another.
+        $steady = ! is_array($this->place->tempC) || array_filter($mats, fn (Mat $mat): bool => $mat->thermostatC !== null) === [];
+        $steps = [];
+        for ($day = 0; $day < $days; $day++) {
+            $air = (float) $this->place->airOn($this->load->firstDay + $day);
+            $steps[] = $steady && $day > 0 ? $steps[0] : self::steps(
+                array_map(fn (Mat $mat): array => self::figures(($mat->watts / 1000) * 24 * self::duty($mat, $air), $price, $rate), $mats),
+            );
+        }
+
+        return $steps;
     }
 
     /** Light that a stage gets here on its middle day, lamps and daylight, mol/m²; null where it cannot be judged. */

@@ -15,10 +15,6 @@ final readonly class JsonText
 {
     public const MAX_BYTES = 5_000_000;
 
-    private const MAX_DEPTH = 32;
-
-    private const MAX_VALUES = 100_000;
-
     private const TABLE_LINES = 20;
 
     /** A string, or a character that opens, closes or divides; what lies between is left to the parser. */
@@ -44,7 +40,7 @@ final readonly class JsonText
         }
         $faults = self::scan($text);
         try {
-            $document = json_decode($text, false, self::MAX_DEPTH + 1, JSON_THROW_ON_ERROR);
+            $document = json_decode($text, false, JsonScan::MAX_DEPTH + 1, JSON_THROW_ON_ERROR);
         } catch (JsonException $e) {
             if (self::isTable($text)) {
                 throw InvalidSeason::because(
@@ -86,58 +82,13 @@ final readonly class JsonText
      */
     private static function scan(string $text): array
     {
-        $faults = [];
-        $values = 0;
-        /** @var list<array<array-key, true>|int> $open keys seen of each open object, or the index reached in an open list */
-        $open = [];
-        $path = [];
+        $scan = new JsonScan();
         $offset = 0;
-        $string = '';
         while (preg_match(self::TOKEN, $text, $match, 0, $offset) === 1) {
             $offset += strlen($match[0]);
-            $token = $match[1];
-            $depth = count($open);
-            switch ($token[0]) {
-                case '{':
-                case '[':
-                    if ($depth >= self::MAX_DEPTH) {
-                        throw InvalidSeason::because(
-                            [],
-                            'It is nested too deeply.',
-                            'A season goes no deeper than '.self::MAX_DEPTH.' levels.',
-                        );
-                    }
-                    $open[] = $token === '{' ? [] : 0;
-                    $path[] = $token === '{' ? '' : 0;
-                    break;
-                case '}':
-                case ']':
-                    array_pop($open);
-                    array_pop($path);
-                    break;
-                case ',':
-                    if (++$values > self::MAX_VALUES) {
-                        throw InvalidSeason::because([], 'It holds too many values.', 'A season has at most '.self::MAX_VALUES.'.');
-                    }
-                    if ($depth > 0 && is_int($open[$depth - 1])) {
-                        $path[$depth - 1] = ++$open[$depth - 1];
-                    }
-                    break;
-                case ':':
-                    $key = json_decode($string);
-                    if ($depth > 0 && is_array($open[$depth - 1]) && is_string($key)) {
-                        $path[$depth - 1] = $key;
-                        if (isset($open[$depth - 1][$key]) && count($faults) < SchemaCheck::MOST) {
-                            $faults[] = Fault::at(array_values($path), "\"{$key}\" is given twice.", 'Keep one of the two.');
-                        }
-                        $open[$depth - 1][$key] = true;
-                    }
-                    break;
-                default:
-                    $string = $token;
-            }
+            $scan->take($match[1]);
         }
 
-        return $faults;
+        return $scan->faults;
     }
 }

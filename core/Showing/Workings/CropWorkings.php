@@ -10,6 +10,7 @@ use JollyPenny\Core\Plan\Calendar\StagePlan;
 use JollyPenny\Core\Plan\Energy\PlaceEnergy;
 use JollyPenny\Core\Plan\Planning\CropPlan;
 use JollyPenny\Core\Plan\Results\CropResult;
+use JollyPenny\Core\Season\Things\Container;
 use JollyPenny\Core\Season\Things\Leftover;
 use JollyPenny\Core\Season\Things\Mat;
 
@@ -282,35 +283,9 @@ final readonly class CropWorkings
             if ($container === null || ! $stage->fills()) {
                 continue;
             }
-            $terms[] = new Term("{$container->name}: filled", $stage->sites, Unit::Count, null, 'seeds');
-            $terms[] = new Term("{$container->name}: a pack of {$container->unitsPerPack}", $container->packPrice, Unit::Money, [
-                'containers',
-                $container->id,
-                'pack_price',
-            ]);
-            $use = $this->books->containers->durable[$container->id] ?? null;
-            if ($use === null) {
-                $parts[] = Figures::number($stage->units()).' × '.Figures::number($container->unitPrice());
-
-                continue;
-            }
-            $terms[] = new Term("{$container->name}: life", $container->lifeSeasons, Unit::Seasons, [
-                'containers',
-                $container->id,
-                'life_seasons',
-            ]);
-            $terms[] = new Term("{$container->name}: needed at once, all crops", $use->unitsNeeded, Unit::Count);
-            $terms[] = new Term("{$container->name}: owned already", $container->ownedUnits, Unit::Count, [
-                'containers',
-                $container->id,
-                'owned_units',
-            ]);
-            $parts[] =
-                Figures::number($use->charge()).
-                ' × '.
-                Figures::number($stage->sites).
-                ' ÷ '.
-                Figures::number((float) array_sum($use->weights));
+            [$part, $more] = $this->filled($stage, $container);
+            $parts[] = $part;
+            $terms = [...$terms, ...$more];
         }
         foreach ($this->trayIds() as $id) {
             $use = $this->books->containers->trayware[$id];
@@ -325,6 +300,30 @@ final readonly class CropWorkings
                 .'shared by cells or pots filled (trays by area and days).',
             Figures::sum($parts),
             $terms,
+        ];
+    }
+
+    /** @return array{string, list<Term>} what the containers of one stage come to, and of what */
+    private function filled(StagePlan $stage, Container $container): array
+    {
+        $id = $container->id;
+        $terms = [
+            new Term("{$container->name}: filled", $stage->sites, Unit::Count, null, 'seeds'),
+            new Term("{$container->name}: a pack of {$container->unitsPerPack}", $container->packPrice, Unit::Money, ['containers', $id, 'pack_price']),
+        ];
+        $use = $this->books->containers->durable[$id] ?? null;
+        if ($use === null) {
+            return [Figures::number($stage->units()).' × '.Figures::number($container->unitPrice()), $terms];
+        }
+
+        return [
+            Figures::number($use->charge()).' × '.Figures::number($stage->sites).' ÷ '.Figures::number((float) array_sum($use->weights)),
+            [
+                ...$terms,
+                new Term("{$container->name}: life", $container->lifeSeasons, Unit::Seasons, ['containers', $id, 'life_seasons']),
+                new Term("{$container->name}: needed at once, all crops", $use->unitsNeeded, Unit::Count),
+                new Term("{$container->name}: owned already", $container->ownedUnits, Unit::Count, ['containers', $id, 'owned_units']),
+            ],
         ];
     }
 

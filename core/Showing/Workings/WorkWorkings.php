@@ -20,70 +20,90 @@ final readonly class WorkWorkings
     /** @throws NoSuchFigure */
     public function of(string $figure): Working
     {
-        $r = $this->result;
-
         return match ($figure) {
-            'hours' => new Working(
-                $figure,
-                'Your hours',
-                $r->hours,
-                Unit::Hours,
-                'Minutes at each cell or pot, for each tray and day, for mixing and for washing, over 60.',
-                Figures::number($r->hours),
-                $this->byCrop(fn (CropResult $crop): ?float => $crop->grown ? $crop->hours : null, Unit::Hours),
-            ),
-            'implied_wage' => new Working(
-                $figure,
-                'What an hour earns',
-                $r->implied_wage,
-                Unit::Money,
-                'What growing saves against buying, the trip after plants that fail included, for each hour of your work at the crops that somebody sells.',
-                $this->wage(),
-                $this->byCrop(
-                    fn (CropResult $crop): ?float => $crop->grown && $crop->buy_cost !== null ? $this->earned($crop) : null,
-                    Unit::Money,
-                ),
-            ),
-            'filled' => new Working(
-                $figure,
-                'Plants you get of those you need',
-                $r->filled,
-                Unit::Plants,
-                'All plants that are bought or can be replaced at the nursery. Of crops not sold as plants, those that finish on average.',
-                Figures::number($r->filled).' and '.Figures::number($r->missing).' missing',
-                $this->byCrop($this->supplied(...), Unit::Plants),
-            ),
-            'p_all_enough' => new Working(
-                $figure,
-                'The chance that every crop is enough',
-                $r->p_all_enough,
-                Unit::Share,
-                'The chance that no crop is short. A bad season is bad for all crops. A mishap takes all that was sown in one place in one week.',
-                '',
-                $this->byCrop(fn (CropResult $crop): ?float => $crop->p_enough, Unit::Share),
-            ),
-            'crowded_days' => new Working(
-                $figure,
-                'Crowded days',
-                $r->crowded_days,
-                Unit::Days,
-                'Days on which a place has too many trays: for its lamps, for its mats, or for its room.',
-                '',
-                array_map(
-                    fn (PlaceResult $place): Term => new Term(
-                        $this->place($place->id).
-                            ': at most '.
-                            Figures::number(round($place->peak_light_flats, 1)).
-                            ' trays want light, lamps cover '.
-                            Figures::number($place->light_flats),
-                        $place->over_days,
-                        Unit::Days,
-                    ),
-                    $r->places,
-                ),
-            ),
+            'hours' => $this->hours(),
+            'implied_wage' => $this->impliedWage(),
+            'filled' => $this->filled(),
+            'p_all_enough' => $this->allEnough(),
+            'crowded_days' => $this->crowdedDays(),
             default => throw new NoSuchFigure("There is no figure \"{$figure}\"."),
         };
+    }
+
+    private function hours(): Working
+    {
+        return new Working(
+            'hours',
+            'Your hours',
+            $this->result->hours,
+            Unit::Hours,
+            'Minutes at each cell or pot, for each tray and day, for mixing and for washing, over 60.',
+            Figures::number($this->result->hours),
+            $this->byCrop(fn (CropResult $crop): ?float => $crop->grown ? $crop->hours : null, Unit::Hours),
+        );
+    }
+
+    private function impliedWage(): Working
+    {
+        return new Working(
+            'implied_wage',
+            'What an hour earns',
+            $this->result->implied_wage,
+            Unit::Money,
+            'What growing saves against buying, the trip after plants that fail included, for each hour of your work at the crops that somebody sells.',
+            $this->wage(),
+            $this->byCrop(
+                fn (CropResult $crop): ?float => $crop->grown && $crop->buy_cost !== null ? $this->earned($crop) : null,
+                Unit::Money,
+            ),
+        );
+    }
+
+    private function filled(): Working
+    {
+        return new Working(
+            'filled',
+            'Plants you get of those you need',
+            $this->result->filled,
+            Unit::Plants,
+            'All plants that are bought or can be replaced at the nursery. Of crops not sold as plants, those that finish on average.',
+            Figures::number($this->result->filled).' and '.Figures::number($this->result->missing).' missing',
+            $this->byCrop($this->supplied(...), Unit::Plants),
+        );
+    }
+
+    private function allEnough(): Working
+    {
+        return new Working(
+            'p_all_enough',
+            'The chance that every crop is enough',
+            $this->result->p_all_enough,
+            Unit::Share,
+            'The chance that no crop is short. A bad season is bad for all crops. A mishap takes all that was sown in one place in one week.',
+            '',
+            $this->byCrop(fn (CropResult $crop): ?float => $crop->p_enough, Unit::Share),
+        );
+    }
+
+    private function crowdedDays(): Working
+    {
+        return new Working(
+            'crowded_days',
+            'Crowded days',
+            $this->result->crowded_days,
+            Unit::Days,
+            'Days on which a place has too many trays: for its lamps, for its mats, or for its room.',
+            '',
+            array_map($this->crowded(...), $this->result->places),
+        );
+    }
+
+    private function crowded(PlaceResult $place): Term
+    {
+        $most = Figures::number(round($place->peak_light_flats, 1));
+        $covered = Figures::number($place->light_flats);
+
+        return new Term("{$this->place($place->id)}: at most {$most} trays want light, lamps cover {$covered}", $place->over_days, Unit::Days);
     }
 
     /**
