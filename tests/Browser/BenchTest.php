@@ -32,6 +32,23 @@ it('changes a stage in its sentence and sees the plant grow dearer, for all crop
     expect($this->consoleErrors())->toBe([]);
 });
 
+it('says what else a method uses up, how much, and no more', function () {
+    openScreen($this, 'raising');
+    $method = fn () => $this->api("/api/seasons/{$this->seasonId()}")['season']['methods'][0];
+    $before = count($method()['extras']);
+    $this->browser->executeScript('document.querySelectorAll("main details").forEach((one) => { one.open = true; })');
+    $choice = new WebDriverSelect($this->find('select[name="add-extra"]'));
+    $supply = $choice->getOptions()[1]->getAttribute('value');
+    $choice->selectByValue($supply);
+    $this->type("extra-{$supply}", '2');
+    (new WebDriverSelect($this->find("select[name='per-{$supply}']")))->selectByValue('flat');
+    $this->waitFor(fn () => in_array(['supply' => $supply, 'amount' => 2, 'per' => 'flat'], array_map(
+        fn (array $one): array => array_diff_key($one, ['meta' => true]), $method()['extras']), false) ?: null, 'two for each tray');
+    $this->click("[data-extra='{$supply}'] button");
+    $this->waitFor(fn () => count($method()['extras']) === $before ?: null, 'it to be used no more');
+    expect($this->consoleErrors())->toBe([]);
+});
+
 it('says what is wrong in a sentence, and adds and takes out a stage', function () {
     openScreen($this, 'raising');
     $this->type('stage-1-days', 'when it likes');

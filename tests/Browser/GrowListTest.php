@@ -103,6 +103,38 @@ it('takes a crop that the catalogue does not hold, like a relative but for what 
         ->toBeGreaterThan(4);
 });
 
+it('sells plants at a price, sows in the bed on a day of its own, and knows its kind of seed', function () {
+    $this->click('[data-open="ink-pot"]');
+    $this->type('sell', '2');
+    $this->type('sale_price', '3.50');
+    $this->waitFor(fn () => preg_match('/bring in \$[4-7]\.\d\d/', $this->text('[data-test="income"]')) === 1 ?: null, 'what sales bring in');
+    $this->browser->executeScript('document.querySelectorAll("[data-part=panel-body] details").forEach((one) => { one.open = true; })');
+    $this->click('input[name="bed_sow"]');
+    $this->type('bed_sow_days', '-14');
+    $this->type('fresh_germination', '80');
+    $this->type('longevity_years', '5');
+    $this->type('emergence_factor', '1.5');
+    $season = fn () => $this->api("/api/seasons/{$this->seasonId()}")['season'];
+    $crop = fn () => array_column($season()['crops'], null, 'id')['ink-pot'];
+    $this->waitFor(fn () => $this->text('[data-status]') === 'everything saved' ?: null, 'all to be kept');
+    $lot = array_column($season()['seed_lots'], null, 'id')[$crop()['lot']];
+    expect($crop())->toMatchArray(['sale_price' => 3.5, 'bed_sow_offset_days' => -14, 'outdoor_sow_offset_days' => null])
+        ->and($crop()['split']['sell'])->toBe(2)
+        ->and($lot['emergence_factor'])->toBe(1.5)
+        ->and(array_column($season()['species'], null, 'id')[$lot['species']])->toMatchArray(['fresh_germination' => 0.8, 'longevity_years' => 5]);
+    $this->type('bed_sow_days', 'soon');
+    expect($this->text('[data-part="panel-body"] .edit-why'))->toContain('not a number');
+});
+
+it('counts mix that is spilled, and a season\'s share of what one owns already', function () {
+    $this->browser->executeScript('document.querySelectorAll("main details").forEach((one) => { one.open = true; })');
+    $this->type('mix_overage', '25');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'mix spilled') ?: null, 'a dearer plant');
+    $this->click('input[name="charge_owned"]');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="till-moved"]'), 'things owned already') ?: null, 'a dearer one still');
+    expect($this->api("/api/seasons/{$this->seasonId()}")['season'])->toMatchArray(['mix_overage' => 0.25, 'charge_owned' => true]);
+});
+
 it('takes a list pasted from a spreadsheet', function () {
     $this->click('input[name="add"]');
     $this->browser->executeScript('const data = new DataTransfer(); data.setData("text", "Tomato\tHarbour\t4\nKale\t\t10\n");

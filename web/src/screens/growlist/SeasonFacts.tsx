@@ -2,12 +2,10 @@ import { Segmented } from 'antd';
 import type { Season } from '../../api/types';
 import { CurrencyPart } from './CurrencyPart';
 import { EditNumber } from '../../edit/EditNumber';
-import { EditText } from '../../edit/EditText';
-import { parseDate } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
 import { day } from '../../words/dates';
 import { money, moneySign } from '../../words/money';
-import { parseMaybeDate } from './parse';
+import { FrostFields } from './FrostFields';
 import { NurseryPart } from './NurseryPart';
 import s from './growlist.module.css';
 
@@ -25,32 +23,7 @@ export function SeasonFacts({ season }: { season: Season }) {
         {money(season.electricity.rate, season.currency, true)} a kWh
       </summary>
       <div>
-        <EditText<string>
-          label="Last frost"
-          name="last_frost"
-          type="date"
-          value={season.last_frost}
-          show={String}
-          parse={parseDate}
-          save={save(['last_frost'], 'last frost')}
-        />
-        <EditNumber
-          label="The last frost varies by about"
-          name="last_frost_spread_days"
-          after="days"
-          field="last_frost_spread_days"
-          value={season.last_frost_spread_days}
-          save={save(['last_frost_spread_days'], 'spread of the last frost')}
-        />
-        <EditText<string>
-          label="First frost of autumn"
-          name="first_frost"
-          type="date"
-          value={season.first_frost ?? ''}
-          show={String}
-          parse={parseMaybeDate}
-          save={(to) => save(['first_frost'], 'first frost')(to === '' ? null : to)}
-        />
+        <FrostFields season={season} save={save} />
         <EditNumber label="Season’s year" name="year" field="year" value={season.year} save={save(['year'], 'year')} />
         <EditNumber
           label="Wanted chance of enough plants"
@@ -85,6 +58,7 @@ export function SeasonFacts({ season }: { season: Season }) {
           value={season.hourly_value}
           save={save(['hourly_value'], 'your hour')}
         />
+        <MixAndOwned season={season} save={save} />
         <CurrencyPart season={season} />
         <Segmented<string>
           aria-label="Units"
@@ -99,5 +73,37 @@ export function SeasonFacts({ season }: { season: Season }) {
       </div>
       <NurseryPart season={season} />
     </details>
+  );
+}
+
+function MixAndOwned({
+  season,
+  save,
+}: {
+  season: Season;
+  save: (path: string[], label: string) => (to: unknown) => Promise<void>;
+}) {
+  const store = useStore();
+  return (
+    <>
+      <EditNumber
+        label="Mix spilled and settled"
+        name="mix_overage"
+        after="%"
+        field="mix_overage"
+        share
+        value={season.mix_overage}
+        save={save(['mix_overage'], 'mix spilled')}
+      />
+      <label className="tick">
+        <input
+          type="checkbox"
+          name="charge_owned"
+          checked={season.charge_owned}
+          onChange={({ target }) => store.apply([{ path: ['charge_owned'], to: target.checked }], 'things owned already')}
+        />{' '}
+        things you own already cost a season’s share too
+      </label>
+    </>
   );
 }

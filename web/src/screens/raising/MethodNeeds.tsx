@@ -1,9 +1,10 @@
 import type { Method, Season } from '../../api/types';
 import { EditNumber } from '../../edit/EditNumber';
 import { useStore } from '../../season/SeasonContext';
+import { MethodExtras } from './MethodExtras';
 import s from './raising.module.css';
 
-/** Rows, clumps and the gear a method needs, folded away. */
+/** Rows, clumps, what is used up and the gear a method needs, folded away. */
 export function MethodNeeds({ season, method }: { season: Season; method: Method }) {
   const store = useStore();
   const save = (key: keyof Method, label: string) => (to: unknown) =>
@@ -11,7 +12,7 @@ export function MethodNeeds({ season, method }: { season: Season; method: Method
   const needs = (to: string[]) => store.apply([{ path: ['methods', method.id, 'needs'], to }], `what it needs, ${method.name}`);
   return (
     <details className={s.work}>
-      <summary>Rows, clumps and other needs</summary>
+      <summary>Rows, clumps, labels and other needs</summary>
       <EditNumber
         label="Cells in whole rows of"
         name="round_sites_to"
@@ -48,6 +49,7 @@ export function MethodNeeds({ season, method }: { season: Season; method: Method
           needs {gear.name}
         </label>
       ))}
+      <MethodExtras season={season} method={method} />
     </details>
   );
 }

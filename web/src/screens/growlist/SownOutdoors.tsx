@@ -1,0 +1,50 @@
+import type { Crop } from '../../api/types';
+import { EditNumber } from '../../edit/EditNumber';
+import { useStore } from '../../season/SeasonContext';
+import { fromFrost } from '../../words/dates';
+
+const WAYS = [
+  { key: 'outdoor_sow_offset_days', where: 'in pots outdoors', name: 'outdoor_sow', usual: -60 },
+  { key: 'bed_sow_offset_days', where: 'in the bed', name: 'bed_sow', usual: 0 },
+] as const;
+
+/** When it is sown under the sky, by methods that do so; they count forwards from that day. */
+export function SownOutdoors({ crop, variety, frost }: { crop: Crop; variety: string; frost: string }) {
+  const store = useStore();
+  return (
+    <details>
+      <summary>Sown outdoors</summary>
+      {WAYS.map(({ key, where, name, usual }) => {
+        const days = crop[key];
+        const change = { path: ['crops', crop.id, key] };
+        const label = `sown ${where}, ${variety}`;
+        return (
+          <div key={key}>
+            <label className="tick">
+              <input
+                type="checkbox"
+                name={name}
+                checked={days !== null}
+                onChange={({ target }) => store.apply([{ ...change, to: target.checked ? usual : null }], label)}
+              />{' '}
+              has a day of its own {where}
+            </label>
+            {days !== null && (
+              <>
+                <EditNumber
+                  label={`Its day ${where}`}
+                  name={`${name}_days`}
+                  after="days after"
+                  field={`crops.${key}`}
+                  value={days}
+                  save={(to) => store.change([{ ...change, to }], label)}
+                />
+                <p className="quiet">{fromFrost(days, frost)}</p>
+              </>
+            )}
+          </div>
+        );
+      })}
+    </details>
+  );
+}
