@@ -24,6 +24,7 @@ final readonly class Difference
 
     public static function between(SetupResult $from, SetupResult $to, string $currency): self
     {
+        /** @var array<string, array{float, float}> $amounts */
         $amounts = [];
         foreach (Head::cases() as $head) {
             $amounts[$head->value] = [$from->heads[$head->value], $to->heads[$head->value]];
