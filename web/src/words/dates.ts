@@ -43,3 +43,9 @@ export const today = (): string => {
   const now = new Date();
   return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
 };
+
+const WEEKDAY = new Intl.DateTimeFormat('en', { weekday: 'long', timeZone: 'UTC' });
+
+/** "Monday April 12", and the day before the month where the garden has it so. */
+export const weekdayAnd = (date: string, us: boolean): string =>
+  `${WEEKDAY.format(new Date(`${date}T00:00:00Z`))} ${day(date, us)}`;

@@ -2,31 +2,14 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
 import type { PriceTableRead } from '../../api/types';
-import { CurrencySelect } from '../../edit/CurrencySelect';
 import { coded } from '../../files/coded';
-import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
+import { ColumnMap, type Asked } from './ColumnMap';
 import { ownCurrency } from './defaults';
+import { Found } from './Found';
 import s from './prices.module.css';
 
 const MOST_BYTES = 4_000_000;
-const COLUMNS = [
-  ['name', 'What'],
-  ['price', 'Price'],
-  ['holds', 'A pack holds'],
-  ['unit', 'Unit'],
-  ['shop', 'Shop'],
-  ['on', 'Day'],
-  ['currency', 'Currency'],
-] as const;
-const NONE = -1;
-
-interface Asked {
-  currency: string;
-  dates: 'dmy' | 'mdy';
-  map?: Record<string, number>;
-}
-
 /** A table of prices: looked at first, its columns mapped by hand where their headings say nothing, then kept; nothing twice. */
 export function FromTable({ kept }: { kept: () => void }) {
   const [file, setFile] = useState<string | null>(null);
@@ -91,79 +74,13 @@ export function FromTable({ kept }: { kept: () => void }) {
       )}
       {read && file !== null && !read.kept && (
         <div data-part="price-preview">
-          <div className={s.map}>
-            {COLUMNS.map(([key, label]) => (
-              <label key={key}>
-                {label}
-                <select
-                  name={`map-${key}`}
-                  value={read.map[key] ?? NONE}
-                  onChange={(event) => {
-                    const map = { ...read.map, [key]: Number(event.target.value) };
-                    void look(
-                      file,
-                      { ...asked, map: Object.fromEntries(Object.entries(map).filter(([, place]) => place !== NONE)) },
-                      false,
-                    );
-                  }}
-                >
-                  <option value={NONE}>no column</option>
-                  {read.headings.map((heading, place) => (
-                    <option key={place} value={place}>
-                      {heading || `column ${place + 1}`}
-                    </option>
-                  ))}
-                </select>
-              </label>
-            ))}
-            <label>
-              Where no column says one
-              <CurrencySelect
-                value={asked.currency}
-                onChange={(currency) => void look(file, { ...asked, currency, map: read.map }, false)}
-              />
-            </label>
-            <label>
-              3/4 is
-              <select
-                name="dates"
-                value={asked.dates}
-                onChange={(event) => void look(file, { ...asked, dates: event.target.value as 'dmy', map: read.map }, false)}
-              >
-                <option value="dmy">the 3rd of April</option>
-                <option value="mdy">March 4</option>
-              </select>
-            </label>
-          </div>
+          <ColumnMap read={read} asked={asked} again={(how) => void look(file, how, false)} />
           {(read.map['name'] === undefined || read.map['price'] === undefined) && (
             <p className="trouble" role="alert">
               Say which column holds what it is, and which its price.
             </p>
           )}
-          <p>
-            {read.rows} {plural(read.rows, 'line')}: {read.new} new, {read.known} there already
-            {read.faulty > 0 ? `, ${read.faulty} that cannot be used` : ''}.
-          </p>
-          {read.faults.length > 0 && (
-            <ul className={s.faults}>
-              {read.faults.slice(0, 10).map(({ line, why: wrong }) => (
-                <li key={line} className="trouble">
-                  Line {line}: {wrong}
-                </li>
-              ))}
-            </ul>
-          )}
-          {read.sample.length > 0 && (
-            <ul className={s.sample}>
-              {read.sample.map((one, index) => (
-                <li key={index}>
-                  {one.on} <b>{one.name}</b> <span className="mono copper">{money(one.price, one.currency)}</span>{' '}
-                  {one.holds === null ? '' : `for ${one.holds} ${one.unit}`} {one.shop}
-                </li>
-              ))}
-              {read.new > read.sample.length && <li className="quiet">and {read.new - read.sample.length} more</li>}
-            </ul>
-          )}
+          <Found read={read} />
           <Button
             type="primary"
             disabled={read.new === 0}

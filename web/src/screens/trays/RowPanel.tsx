@@ -1,14 +1,15 @@
 import { useState } from 'react';
-import { words } from '../../api/client';
 import type { LogEntry, RowFacts, RowPicture, SeasonState, TrayPicture, TraysState } from '../../api/types';
 import { logbox } from '../../season/logbox';
 import type { OnScreen } from '../../season/SeasonContext';
 import { siteIn, speciesBeside, varietyOf } from '../../season/site';
 import { day, isDate, today } from '../../words/dates';
-import { CAUSES, kindWords } from '../../words/log';
+import { kindWords } from '../../words/log';
 import { plural } from '../../words/sowing';
 import { CountBox } from '../today/CountBox';
 import { SowAgainPart } from '../today/SowAgainPart';
+import { Happened } from './Happened';
+import { MoveForm } from './MoveForm';
 import { Photos } from './Photos';
 import { Timeline } from './Timeline';
 import type { Move } from './useTrays';
@@ -26,7 +27,6 @@ interface Props {
   close: () => void;
 }
 
-const GONE: readonly LogEntry['kind'][] = ['planted', 'given', 'sold', 'composted'];
 /** A season far from today is written down on a day of its own. */
 const FAR_MS = 120 * 86_400_000;
 const dayNear = (from: string, counted: string | null | undefined): string =>
@@ -37,8 +37,6 @@ const seedsIn = (run: RowPicture): number => (run.unit === 'seeds' ? run.count_o
 /** One row: counted, lost, moved, given away with a tap; its pictures, and all that happened to it. */
 export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photos, trays, move, lay, close }: Props) {
   const [on, setOn] = useState(() => dayNear(run.from, facts?.counted_on));
-  const [kind, setKind] = useState<LogEntry['kind']>('lost');
-  const [cause, setCause] = useState<NonNullable<LogEntry['cause']>>('damping_off');
   const [note, setNote] = useState('');
   const [said, say] = useState<string | null>(null);
   const name = varietyOf(season, run.crop);
@@ -112,48 +110,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
           <SowAgainPart season={season} id={id} setup={setup.id} crop={run.crop} date={on} />
         </>
       )}
-      {!unsown && (
-        <>
-          <h3>Lost, moved or thinned</h3>
-          <div className={s.field}>
-            <select
-              aria-label="What happened"
-              name="what"
-              value={kind}
-              onChange={(event) => setKind(event.target.value as typeof kind)}
-            >
-              {(['lost', 'thinned', 'pricked_out', 'potted_on', 'hardened', ...GONE] as const).map((one) => (
-                <option key={one} value={one}>
-                  {kindWords(one, us)}
-                </option>
-              ))}
-            </select>
-            {kind === 'lost' && (
-              <select
-                aria-label="Of what"
-                name="cause"
-                value={cause}
-                onChange={(event) => setCause(event.target.value as typeof cause)}
-              >
-                {CAUSES.map(([key, label]) => (
-                  <option key={key} value={key}>
-                    {label}
-                  </option>
-                ))}
-              </select>
-            )}
-          </div>
-          <CountBox
-            key={kind}
-            name={`${name}, ${kindWords(kind, us)}`}
-            value={kind === 'lost' ? 1 : (run.plants ?? facts?.alive ?? run.count_of)}
-            most={facts?.alive ?? 100_000}
-            looks={false}
-            verb={kindWords(kind, us)}
-            save={(count) => write({ kind, count, ...(kind === 'lost' ? { cause } : {}) })}
-          />
-        </>
-      )}
+      {!unsown && <Happened name={name} us={us} run={run} alive={facts.alive} write={write} />}
       <label className={s.field}>
         Note <input name="row-note" value={note} maxLength={1000} onChange={(event) => setNote(event.target.value)} />
         <button type="button" data-action="note" disabled={note.trim() === ''} onClick={() => write({ kind: 'note' })}>
@@ -169,66 +126,5 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
       <Photos season={id} crop={run.crop} tray={tray.id} on={on} photos={photos} />
       <Timeline season={season} id={id} crop={run.crop} tray={tray.id} />
     </section>
-  );
-}
-
-/** To another row or tray; and how many stand in a row of this one. */
-function MoveForm({ tray, run, trays, move, lay }: Pick<Props, 'tray' | 'run' | 'trays' | 'move' | 'lay'>) {
-  const [to, setTo] = useState(tray.id);
-  const [row, setRow] = useState(String(run.row));
-  const [columns, setColumns] = useState(String(tray.columns));
-  const [why, setWhy] = useState<string | null>(null);
-  const speak = (doing: Promise<unknown>) => {
-    setWhy(null);
-    doing.catch((error: unknown) => setWhy(words(error)));
-  };
-  const same = trays.filter(({ container }) => container === tray.container);
-  return (
-    <details data-part="move">
-      <summary>Move it to another place</summary>
-      <div className={s.field}>
-        <label>
-          tray{' '}
-          <select name="to-tray" value={to} onChange={(event) => setTo(event.target.value)}>
-            {same.map(({ id }) => (
-              <option key={id}>{id}</option>
-            ))}
-          </select>
-        </label>
-        <label>
-          row <input name="to-row" inputMode="numeric" size={3} value={row} onChange={(event) => setRow(event.target.value)} />
-        </label>
-        <button
-          type="button"
-          data-action="move"
-          onClick={() => speak(move({ tray: tray.id, row: run.row, to, to_row: Math.max(1, Number(row) || 1) }))}
-        >
-          Move
-        </button>
-      </div>
-      {!tray.by_tens && (
-        <div className={s.field}>
-          <label>
-            In this tray{' '}
-            <input
-              name="columns"
-              inputMode="numeric"
-              size={3}
-              value={columns}
-              onChange={(event) => setColumns(event.target.value)}
-            />{' '}
-            cells stand in a row
-          </label>
-          <button
-            type="button"
-            data-action="columns"
-            onClick={() => speak(lay({ do: 'columns', tray: tray.id, columns: Number(columns) || 1 }, 'cells in a row'))}
-          >
-            Save the layout
-          </button>
-        </div>
-      )}
-      {why !== null && <p role="alert">{why}</p>}
-    </details>
   );
 }

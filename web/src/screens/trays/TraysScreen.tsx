@@ -1,27 +1,18 @@
 import { useState } from 'react';
-import { Link, useMatch, useNavigate } from 'react-router';
+import { useMatch, useNavigate } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import type { TrayPicture } from '../../api/types';
 import { useLog } from '../../season/useLog';
 import { useStore, type OnScreen } from '../../season/SeasonContext';
 import { DoingPage } from '../../page/DoingPage';
-import { SetupPicker } from '../../page/SetupPicker';
-import { count, plural, upper } from '../../words/sowing';
 import { LabelsPart } from './LabelsPart';
 import { RowPanel } from './RowPanel';
+import { StandingTrays } from './StandingTrays';
 import { Tray } from './Tray';
+import { TraysHead } from './TraysHead';
 import { TrialsPart } from './TrialsPart';
 import { rowOf, useTrays, type Move } from './useTrays';
 import s from './trays.module.css';
-
-/** "five trays", "three trays and two groups of pots" */
-const trayWords = (trays: number, groups: number): string =>
-  [
-    trays > 0 ? `${count(trays)} ${plural(trays, 'tray')}` : '',
-    groups > 0 ? `${count(groups)} ${plural(groups, 'group')} of pots` : '',
-  ]
-    .filter(Boolean)
-    .join(' and ');
 
 /** Which row of which tray holds what: laid out by itself, moved by hand, counted with a tap. */
 export function TraysScreen() {
@@ -36,7 +27,6 @@ function Trays({ shown }: { shown: OnScreen }) {
   const { entries } = useLog(id);
   const match = useMatch('/seasons/:season/trays/:tray/:row');
   const [dragged, drag] = useState<{ tray: string; row: number } | null>(null);
-  const [old, showOld] = useState(false);
   if (!data)
     return error ? (
       <p role="alert">{words(error)}</p>
@@ -56,11 +46,6 @@ function Trays({ shown }: { shown: OnScreen }) {
     );
   const move = (to: Move) => lay({ do: 'move', ...to }, 'rows of a tray');
   const found = rowOf(data.trays, match?.params.tray, match?.params.row);
-  // What is over is folded away: nothing stands there any more.
-  const isOver = (tray: TrayPicture) => tray.runs.every(({ left }) => left);
-  const now = data.trays.filter((tray) => !isOver(tray));
-  const over = data.trays.filter(isOver);
-  const flats = data.trays.filter(({ by_tens: tens }) => !tens).length;
   const draw = (tray: TrayPicture) => (
     <Tray
       key={tray.id}
@@ -80,65 +65,9 @@ function Trays({ shown }: { shown: OnScreen }) {
   );
   return (
     <>
-      <h1>{data.trays.length === 0 ? 'No trays yet' : `${upper(trayWords(flats, data.trays.length - flats))}: what is where`}</h1>
-      <p className="quiet">
-        Crops that share a sowing week and warmth stand together, one or more rows each. Tap a row to count it. Drag it, or choose
-        “move”, to put it elsewhere.
-      </p>
-      {data.not_laid_out > 0 && (
-        <p className="trouble" role="alert" data-part="not-laid-out">
-          ▲ {count(data.not_laid_out)} more would fill over {data.trays.length} trays, and are not laid out. Was a number written
-          down wrong? <Link to={`/seasons/${id}/log`}>Look through the log</Link>.
-        </p>
-      )}
-      <div className="list-tools">
-        <SetupPicker />
-        {shown.history.undo !== null && (
-          <button type="button" className="plain" data-action="undo-layout" onClick={store.undo}>
-            Undo: {shown.history.undo}
-          </button>
-        )}
-        <Link to={`/seasons/${id}/log`}>All that is written down</Link>
-      </div>
-      <label className="tick">
-        <input
-          type="checkbox"
-          name="label_row"
-          checked={(season.meta as { trays?: { label_row?: boolean } } | undefined)?.trays?.label_row === true}
-          onChange={(event) =>
-            store.apply(
-              [
-                {
-                  path: ['meta'],
-                  to: { ...((season.meta as object | null) ?? {}), trays: { label_row: event.target.checked } },
-                },
-              ],
-              'a row for labels',
-            )
-          }
-        />
-        keep a row for labels
-      </label>
-      {data.trays.length === 0 && (
-        <p className="empty">
-          This set-up sows nothing in trays or pots. <Link to={`/seasons/${id}/list`}>Put crops on the list</Link>, or choose
-          another set-up.
-        </p>
-      )}
+      <TraysHead shown={shown} data={data} />
       <div className={s.columns}>
-        <div className={s.all}>
-          <div className={s.trays} data-part="trays">
-            {now.map(draw)}
-          </div>
-          {over.length > 0 && (
-            <details open={old} onToggle={(event) => showOld(event.currentTarget.open)} data-part="over">
-              <summary>
-                {over.length} moved on or planted out: {over.map((tray) => tray.id).join(', ')}
-              </summary>
-              {old && <div className={s.trays}>{over.map(draw)}</div>}
-            </details>
-          )}
-        </div>
+        <StandingTrays trays={data.trays} draw={draw} />
         <div className={s.row}>
           {match !== null && found === null && (
             <p role="alert" className="trouble">
