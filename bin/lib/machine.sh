@@ -75,8 +75,8 @@ debian_packages() {
     php8.2-apcu php8.2-curl php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml "${node_packages[@]}" "$@"
 }
 
-# Chromium without windows and menus, of the same sources and version: the browser's tests take half the work in it. Where Debian's
-# copy has none, they are run in the whole one.
+# Chromium without windows and menus, of the same sources and version: the browser's tests take a third less
+# work in it. Where Debian's copy has none, they are run in the whole one.
 light_browser() {
   [ ! -x /usr/lib/chromium/chromium-headless-shell ] || return 0
   echo "Installing from Debian: chromium-headless-shell"

@@ -34,7 +34,7 @@ abstract class BrowserTestCase extends TestCase
 
     private static ?RemoteWebDriver $open = null;
 
-    /** Chromium without windows, tabs and menus, where it is installed: it takes half the work of the whole one. */
+    /** Chromium without windows, tabs and menus, where it is installed: the same tests take it a third less work. */
     private const SHELL = '/usr/lib/chromium/chromium-headless-shell';
 
     /** @var ?resource */
@@ -563,7 +563,7 @@ abstract class BrowserTestCase extends TestCase
         self::$shell = proc_open($command, [1 => $nothing, 2 => $nothing], $pipes) ?: throw new RuntimeException('Chromium did not start.');
         $told = self::$profile.'/DevToolsActivePort';
 
-        return $this->waitFor(fn () => is_file($told) ? (int) file_get_contents($told) : null, 'Chromium to listen');
+        return $this->waitFor(fn () => is_file($told) ? ((int) file_get_contents($told) ?: null) : null, 'Chromium to listen');
     }
 
     private function freePort(): int

@@ -130,26 +130,6 @@ export function NewPasswordScreen() {
 
 export function AccountScreen() {
   const { data: account, error } = useAccount();
-  const queries = useQueryClient();
-  const changed = () => void queries.invalidateQueries({ queryKey: ['account'] });
-  const keep = useMutation({ mutationFn: (body: Fields) => answered(client.POST('/api/account', { body })), onSuccess: changed });
-  const change = useMutation({
-    mutationFn: (fields: Partial<Fields> & { current_password: string }) =>
-      answered(
-        client.PATCH('/api/account', {
-          body: { ...fields, email: fields.email || undefined, password: fields.password || undefined },
-        }),
-      ),
-    onSuccess: changed,
-  });
-  const signOut = useMutation({
-    mutationFn: () => answered(client.DELETE('/api/session')),
-    onSuccess: leave,
-  });
-  const remove = useMutation({
-    mutationFn: (body: { current_password?: string }) => answered(client.DELETE('/api/account', { body })),
-    onSuccess: leave,
-  });
   if (error)
     return (
       <main className={clsx('work', s.narrow)} id="work">
@@ -169,84 +149,124 @@ export function AccountScreen() {
   return (
     <main className={clsx('work', s.narrow)} id="work">
       <h1>Your garden</h1>
-      {account.trial ? (
-        <>
-          <p>
-            This garden is a trial. Only this browser can open it, and it is deleted after 30 days without a visit. Keep it with
-            an e-mail and a password: nothing you typed is lost.
-          </p>
-          <Form<Fields> layout="vertical" requiredMark={false} onFinish={(fields) => keep.mutate(fields)}>
-            <Form.Item name="email" label="E-mail" rules={email}>
-              <Input type="email" autoComplete="username" />
-            </Form.Item>
-            <Form.Item name="password" label="Password" rules={password}>
-              <Input.Password autoComplete="new-password" />
-            </Form.Item>
-            <Failure error={keep.error} />
-            <Button type="primary" htmlType="submit" loading={keep.isPending}>
-              Keep this garden
-            </Button>
-          </Form>
-          <p>
-            Or <Link to="/sign-in">sign in</Link> to the one you have.
-          </p>
-        </>
-      ) : (
-        <>
-          <p>
-            Kept for <b>{account.email}</b>.
-          </p>
-          <h2>Change e-mail or password</h2>
-          <Form<Fields> layout="vertical" requiredMark={false} onFinish={(fields) => change.mutate(fields)}>
-            <Form.Item name="email" label="New e-mail (or leave it empty)">
-              <Input type="email" autoComplete="off" />
-            </Form.Item>
-            <Form.Item
-              name="password"
-              label="New password (or leave it empty)"
-              rules={[{ min: 8, message: 'Use at least 8 characters.' }]}
-            >
-              <Input.Password autoComplete="new-password" />
-            </Form.Item>
-            <Form.Item
-              name="current_password"
-              label="Current password"
-              rules={[{ required: true, message: 'Type your current password.' }]}
-            >
-              <Input.Password autoComplete="current-password" />
-            </Form.Item>
-            <Failure error={change.error} />
-            {change.isSuccess && <p role="status">Changed.</p>}
-            <Button htmlType="submit" loading={change.isPending}>
-              Change
-            </Button>
-          </Form>
-          <p>
-            <Button onClick={() => signOut.mutate()}>Sign out</Button>
-          </p>
-        </>
-      )}
+      {account.trial ? <TrialGarden /> : <KeptGarden email={account.email} />}
       <h2>Your data</h2>
       <p>
         <a href="/api/account/export" download>
           Download all your data
         </a>
       </p>
-      <details>
-        <summary>Delete this garden with everything in it</summary>
-        <p>This cannot be undone. Download your data first if you want to keep it.</p>
-        <Form<{ current_password?: string }> layout="vertical" requiredMark={false} onFinish={(fields) => remove.mutate(fields)}>
-          {!account.trial && (
-            <Form.Item name="current_password" label="Your password" rules={[{ required: true, message: 'Type your password.' }]}>
-              <Input.Password autoComplete="current-password" />
-            </Form.Item>
-          )}
-          <Failure error={remove.error} />
-          <Button danger htmlType="submit" loading={remove.isPending}>
-            Delete everything
-          </Button>
-        </Form>
-      </details>
+      <DeleteGarden trial={account.trial} />
     </main>
+  );
+}
+
+/** The account is asked for anew. */
+function useChanged() {
+  const queries = useQueryClient();
+  return () => void queries.invalidateQueries({ queryKey: ['account'] });
+}
+
+function TrialGarden() {
+  const changed = useChanged();
+  const keep = useMutation({ mutationFn: (body: Fields) => answered(client.POST('/api/account', { body })), onSuccess: changed });
+  return (
+    <>
+      <p>
+        This garden is a trial. Only this browser can open it, and it is deleted after 30 days without a visit. Keep it with an
+        e-mail and a password: nothing you typed is lost.
+      </p>
+      <Form<Fields> layout="vertical" requiredMark={false} onFinish={(fields) => keep.mutate(fields)}>
+        <Form.Item name="email" label="E-mail" rules={email}>
+          <Input type="email" autoComplete="username" />
+        </Form.Item>
+        <Form.Item name="password" label="Password" rules={password}>
+          <Input.Password autoComplete="new-password" />
+        </Form.Item>
+        <Failure error={keep.error} />
+        <Button type="primary" htmlType="submit" loading={keep.isPending}>
+          Keep this garden
+        </Button>
+      </Form>
+      <p>
+        Or <Link to="/sign-in">sign in</Link> to the one you have.
+      </p>
+    </>
+  );
+}
+
+function KeptGarden({ email: kept }: { email: string | null }) {
+  const changed = useChanged();
+  const change = useMutation({
+    mutationFn: (fields: Partial<Fields> & { current_password: string }) =>
+      answered(
+        client.PATCH('/api/account', {
+          body: { ...fields, email: fields.email || undefined, password: fields.password || undefined },
+        }),
+      ),
+    onSuccess: changed,
+  });
+  const signOut = useMutation({
+    mutationFn: () => answered(client.DELETE('/api/session')),
+    onSuccess: leave,
+  });
+  return (
+    <>
+      <p>
+        Kept for <b>{kept}</b>.
+      </p>
+      <h2>Change e-mail or password</h2>
+      <Form<Fields> layout="vertical" requiredMark={false} onFinish={(fields) => change.mutate(fields)}>
+        <Form.Item name="email" label="New e-mail (or leave it empty)">
+          <Input type="email" autoComplete="off" />
+        </Form.Item>
+        <Form.Item
+          name="password"
+          label="New password (or leave it empty)"
+          rules={[{ min: 8, message: 'Use at least 8 characters.' }]}
+        >
+          <Input.Password autoComplete="new-password" />
+        </Form.Item>
+        <Form.Item
+          name="current_password"
+          label="Current password"
+          rules={[{ required: true, message: 'Type your current password.' }]}
+        >
+          <Input.Password autoComplete="current-password" />
+        </Form.Item>
+        <Failure error={change.error} />
+        {change.isSuccess && <p role="status">Changed.</p>}
+        <Button htmlType="submit" loading={change.isPending}>
+          Change
+        </Button>
+      </Form>
+      <p>
+        <Button onClick={() => signOut.mutate()}>Sign out</Button>
+      </p>
+    </>
+  );
+}
+
+function DeleteGarden({ trial }: { trial: boolean }) {
+  const remove = useMutation({
+    mutationFn: (body: { current_password?: string }) => answered(client.DELETE('/api/account', { body })),
+    onSuccess: leave,
+  });
+  return (
+    <details>
+      <summary>Delete this garden with everything in it</summary>
+      <p>This cannot be undone. Download your data first if you want to keep it.</p>
+      <Form<{ current_password?: string }> layout="vertical" requiredMark={false} onFinish={(fields) => remove.mutate(fields)}>
+        {!trial && (
+          <Form.Item name="current_password" label="Your password" rules={[{ required: true, message: 'Type your password.' }]}>
+            <Input.Password autoComplete="current-password" />
+          </Form.Item>
+        )}
+        <Failure error={remove.error} />
+        <Button danger htmlType="submit" loading={remove.isPending}>
+          Delete everything
+        </Button>
+      </Form>
+    </details>
   );
 }

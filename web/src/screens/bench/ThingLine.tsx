@@ -28,7 +28,6 @@ interface Props {
 /** A lamp, mat or fan, or several that differ in nothing: changed in one place. */
 export function ThingLine({ season, setup, alike, uses }: Props) {
   const store = useStore();
-  const isGuess = useIsGuess();
   const { list, row, ids, name: called } = alike;
   const use = uses[0];
   const save: SaveKey = (key, label) => (to) =>
@@ -37,14 +36,11 @@ export function ThingLine({ season, setup, alike, uses }: Props) {
       `${label}, ${called}`,
     );
   const name = (key: string) => `${row.id}.${key}`;
-  const used = ids.every((id) => setup[list].includes(id));
   const rename = (to: string) =>
     store.change(
       ids.map((id, n) => ({ path: [list, id, 'name'], to: n === 0 ? to : `${to} ${n + 1}` })),
       `name, ${called}`,
     );
-  const light = list === 'lights' ? season.lights.find(({ id }) => id === row.id) : undefined;
-  const mat = list === 'mats' ? season.mats.find(({ id }) => id === row.id) : undefined;
   return (
     <li data-thing={row.id}>
       <div>
@@ -75,77 +71,10 @@ export function ThingLine({ season, setup, alike, uses }: Props) {
             with this one from season {use.instead.cheaper_from} on.
           </p>
         )}
-        <label className="tick">
-          <input
-            type="checkbox"
-            name={name('named')}
-            checked={used}
-            onChange={(event) => {
-              const others = setup[list].filter((one) => !ids.includes(one));
-              const to = event.target.checked ? [...others, ...ids] : others;
-              store.apply([{ path: ['setups', setup.id, list], to }], `${called}, ${setup.name}`);
-            }}
-          />{' '}
-          used in this set-up
-          <span className="hidden">: {called}</span>
-        </label>
-        <label className="tick">
-          <input
-            type="checkbox"
-            name={name('owned')}
-            checked={row.owned}
-            onChange={(event) =>
-              store.apply(
-                ids.map((id) => ({ path: [list, id, 'owned'], to: event.target.checked })),
-                `owned, ${called}`,
-              )
-            }
-          />{' '}
-          {ids.length > 1 ? `all ${ids.length} already mine` : 'already mine'}
-          <span className="hidden">: {called}</span>
-        </label>
+        <ThingTicks setup={setup} alike={alike} />
       </div>
       <ThingCost season={season} alike={alike} uses={uses} />
-      <details className={s.fine}>
-        <summary>
-          Price, lifetime and label<span className="hidden"> of {called}</span>
-        </summary>
-        <EditNumber
-          label={ids.length > 1 ? 'Price of one' : 'Price'}
-          name={name('price')}
-          before={moneySign(season.currency)}
-          field={`${list}.price`}
-          value={row.price}
-          guess={isGuess(list, row.id, 'price')}
-          save={save('price', 'price')}
-        />
-        <EditNumber
-          label="It lasts"
-          name={name('life_seasons')}
-          after="seasons"
-          field={`${list}.life_seasons`}
-          value={row.life_seasons}
-          guess={isGuess(list, row.id, 'life_seasons')}
-          save={save('life_seasons', 'life')}
-        />
-        <MeterReading save={save('watts', 'watts')} name={row.id} />
-        {light && <LampLight season={season} light={light} use={use} save={save} />}
-        {mat && <MatThermostat season={season} mat={mat} save={save} />}
-        <button
-          type="button"
-          className="plain"
-          data-action={`remove-${row.id}`}
-          onClick={() =>
-            store.apply(
-              ids.map((id) => ({ path: [list, id], to: null })),
-              `${called} taken out`,
-            )
-          }
-        >
-          {ids.length > 1 ? `Delete all ${ids.length}` : 'Delete'}
-          <span className="hidden">: {called}</span>
-        </button>
-      </details>
+      <ThingFine season={season} alike={alike} use={use} save={save} />
     </li>
   );
 }
@@ -167,5 +96,101 @@ function ThingCost({ season, alike: { row }, uses }: Pick<Props, 'season' | 'ali
       )}
       {kwh >= 0.05 && <small>{kwh.toFixed(1)} kWh</small>}
     </div>
+  );
+}
+
+function ThingTicks({ setup, alike }: Pick<Props, 'setup' | 'alike'>) {
+  const store = useStore();
+  const { list, row, ids, name: called } = alike;
+  const name = (key: string) => `${row.id}.${key}`;
+  const used = ids.every((id) => setup[list].includes(id));
+  return (
+    <>
+      <label className="tick">
+        <input
+          type="checkbox"
+          name={name('named')}
+          checked={used}
+          onChange={(event) => {
+            const others = setup[list].filter((one) => !ids.includes(one));
+            const to = event.target.checked ? [...others, ...ids] : others;
+            store.apply([{ path: ['setups', setup.id, list], to }], `${called}, ${setup.name}`);
+          }}
+        />{' '}
+        used in this set-up
+        <span className="hidden">: {called}</span>
+      </label>
+      <label className="tick">
+        <input
+          type="checkbox"
+          name={name('owned')}
+          checked={row.owned}
+          onChange={(event) =>
+            store.apply(
+              ids.map((id) => ({ path: [list, id, 'owned'], to: event.target.checked })),
+              `owned, ${called}`,
+            )
+          }
+        />{' '}
+        {ids.length > 1 ? `all ${ids.length} already mine` : 'already mine'}
+        <span className="hidden">: {called}</span>
+      </label>
+    </>
+  );
+}
+
+interface FineProps extends Pick<Props, 'season' | 'alike'> {
+  use: ThingUse | undefined;
+  save: SaveKey;
+}
+
+function ThingFine({ season, alike, use, save }: FineProps) {
+  const store = useStore();
+  const isGuess = useIsGuess();
+  const { list, row, ids, name: called } = alike;
+  const name = (key: string) => `${row.id}.${key}`;
+  const light = list === 'lights' ? season.lights.find(({ id }) => id === row.id) : undefined;
+  const mat = list === 'mats' ? season.mats.find(({ id }) => id === row.id) : undefined;
+  return (
+    <details className={s.fine}>
+      <summary>
+        Price, lifetime and label<span className="hidden"> of {called}</span>
+      </summary>
+      <EditNumber
+        label={ids.length > 1 ? 'Price of one' : 'Price'}
+        name={name('price')}
+        before={moneySign(season.currency)}
+        field={`${list}.price`}
+        value={row.price}
+        guess={isGuess(list, row.id, 'price')}
+        save={save('price', 'price')}
+      />
+      <EditNumber
+        label="It lasts"
+        name={name('life_seasons')}
+        after="seasons"
+        field={`${list}.life_seasons`}
+        value={row.life_seasons}
+        guess={isGuess(list, row.id, 'life_seasons')}
+        save={save('life_seasons', 'life')}
+      />
+      <MeterReading save={save('watts', 'watts')} name={row.id} />
+      {light && <LampLight season={season} light={light} use={use} save={save} />}
+      {mat && <MatThermostat season={season} mat={mat} save={save} />}
+      <button
+        type="button"
+        className="plain"
+        data-action={`remove-${row.id}`}
+        onClick={() =>
+          store.apply(
+            ids.map((id) => ({ path: [list, id], to: null })),
+            `${called} taken out`,
+          )
+        }
+      >
+        {ids.length > 1 ? `Delete all ${ids.length}` : 'Delete'}
+        <span className="hidden">: {called}</span>
+      </button>
+    </details>
   );
 }

@@ -24,7 +24,7 @@ export function SeedKind({ species, lot }: Props) {
         save={save('fresh_germination', 'fresh seed')}
       />
       <EditNumber
-        label="Half of it is dead after"
+        label="Half still comes up after"
         name="longevity_years"
         after="years"
         field="species.longevity_years"
