@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Symfony\Component\Finder\Finder;
+
 arch('the core leans on nothing but PHP, the schema validator and a helper of words')
     ->expect('JollyPenny\Core')
     ->toOnlyUse(['JollyPenny\Core', 'Nette\Utils\Helpers', 'Opis\JsonSchema']);
@@ -92,4 +94,35 @@ it('maps the trade\'s terms to classes that are there', function () {
     foreach ($named[1] as $file) {
         expect(is_file("{$root}/{$file}"))->toBeTrue($file);
     }
+});
+
+/** @return array<string, int> lines of each function by file and name */
+function linesOfFunctions(): array
+{
+    $lines = [];
+    foreach (Finder::create()->files()->in([__DIR__.'/../../core', __DIR__.'/../../app'])->name('*.php') as $file) {
+        $tokens = PhpToken::tokenize((string) file_get_contents($file->getPathname()));
+        foreach ($tokens as $at => $token) {
+            $name = $tokens[$at + 2] ?? null;
+            if (! $token->is(T_FUNCTION) || $name?->is(T_STRING) !== true) {
+                continue;
+            }
+            for ($depth = 0, $end = $at; isset($tokens[$end]); $end++) {
+                $depth += $tokens[$end]->is(['{', T_CURLY_OPEN]) ? 1 : ($tokens[$end]->is('}') ? -1 : 0);
+                if ($depth === 0 && $tokens[$end]->is(['}', ';'])) {
+                    break;
+                }
+            }
+            $lines["{$file->getRelativePathname()} {$name->text}"] = $tokens[$end]->line - $token->line + 1;
+        }
+    }
+
+    return $lines;
+}
+
+it('has no function of over fifty lines but two that name one figure a line', function () {
+    $lines = linesOfFunctions();
+    expect(count($lines))->toBeGreaterThan(1000)
+        ->and(array_keys(array_filter($lines, fn (int $count): bool => $count > 50)))
+        ->toEqualCanonicalizing(['Plan/Results/CropAccount.php grown', 'Plan/Results/SetupCosting.php of']);
 });

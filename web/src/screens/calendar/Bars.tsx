@@ -158,41 +158,17 @@ export const Bars = memo(function Bars({ result, name, axis, y, grip, us, marks,
       )}
       {result.stages.map((stage, index) => {
         const [left, right] = [axis(from(index)), Math.max(axis(from(index)) + 1, axis(to(index)))];
-        const mark = marks[index];
-        const soil = y + SOIL;
-        const title = (
-          <title>
-            {stage.name}: {shortDay(stage.start, us)} to {shortDay(stage.end, us)}
-          </title>
-        );
-        if (index === 0) {
-          const place = { x: left, y: soil, width: right - left, height: DEEP };
-          return (
-            <g key={index}>
-              <rect className={clsx(s.seedbed, mark?.heat ? s.warmed : undefined)} {...place}>
-                {title}
-              </rect>
-              {mark?.heat && <rect className={s.slashed} {...place} />}
-              {[0, 1, 2].map((n) =>
-                left + 6 + n * 7 < right ? (
-                  <circle key={n} cx={left + 6 + n * 7} cy={soil + DEEP / 2} r={2.2} className={s.seed} />
-                ) : null,
-              )}
-              {mark?.light && <line x1={left} x2={right} y1={soil - 6} y2={soil - 6} className={s.lampLine} />}
-            </g>
-          );
-        }
-        const [low, high] = [tall(left), tall(right)];
-        const shape = `M${left},${soil} V${soil - low} L${right},${soil - high} V${soil} Z`;
         return (
-          <g key={index}>
-            <path className={s.growing} d={shape}>
-              {title}
-            </path>
-            {mark?.outdoors && <path className={s.ruled} d={shape} />}
-            {mark?.light && <line x1={left} x2={right} y1={soil - low - 4} y2={soil - high - 4} className={s.lampLine} />}
-            {mark?.potted && <path d={`M${left - 6},${soil + 1} h12 l-2,${DEEP} h-8 Z`} className={s.pottedOn} />}
-          </g>
+          <StageGround
+            key={index}
+            stage={stage}
+            first={index === 0}
+            mark={marks[index]}
+            soil={y + SOIL}
+            ends={[left, right]}
+            tall={[tall(left), tall(right)]}
+            us={us}
+          />
         );
       })}
       <line x1={axis(from(0))} x2={axis(to(result.stages.length - 1))} y1={y + SOIL} y2={y + SOIL} className={s.soilLine} />
@@ -214,3 +190,52 @@ export const Bars = memo(function Bars({ result, name, axis, y, grip, us, marks,
     </g>
   );
 });
+
+interface StageGroundProps {
+  stage: CropResult['stages'][number];
+  first: boolean;
+  mark: Mark | undefined;
+  /** Where the soil's line is, from the top. */
+  soil: number;
+  ends: [number, number];
+  /** How tall the plants stand at both ends. */
+  tall: [number, number];
+  us: boolean;
+}
+
+/** A stage: seed below the line until it is up, then plants that grow. */
+function StageGround({ stage, first, mark, soil, ends: [left, right], tall: [low, high], us }: StageGroundProps) {
+  const title = (
+    <title>
+      {stage.name}: {shortDay(stage.start, us)} to {shortDay(stage.end, us)}
+    </title>
+  );
+  if (first) {
+    const place = { x: left, y: soil, width: right - left, height: DEEP };
+    return (
+      <g>
+        <rect className={clsx(s.seedbed, mark?.heat ? s.warmed : undefined)} {...place}>
+          {title}
+        </rect>
+        {mark?.heat && <rect className={s.slashed} {...place} />}
+        {[0, 1, 2].map((n) =>
+          left + 6 + n * 7 < right ? (
+            <circle key={n} cx={left + 6 + n * 7} cy={soil + DEEP / 2} r={2.2} className={s.seed} />
+          ) : null,
+        )}
+        {mark?.light && <line x1={left} x2={right} y1={soil - 6} y2={soil - 6} className={s.lampLine} />}
+      </g>
+    );
+  }
+  const shape = `M${left},${soil} V${soil - low} L${right},${soil - high} V${soil} Z`;
+  return (
+    <g>
+      <path className={s.growing} d={shape}>
+        {title}
+      </path>
+      {mark?.outdoors && <path className={s.ruled} d={shape} />}
+      {mark?.light && <line x1={left} x2={right} y1={soil - low - 4} y2={soil - high - 4} className={s.lampLine} />}
+      {mark?.potted && <path d={`M${left - 6},${soil + 1} h12 l-2,${DEEP} h-8 Z`} className={s.pottedOn} />}
+    </g>
+  );
+}
