@@ -25,7 +25,11 @@ const EXCUSED = [
     ],
 ];
 
-/** @return list<string> names of all keys that hold one value: a number, a text, a day, yes or no */
+/**
+ * A key is looked for as a word: one with an everyday name (`name`, `on`) is found by accident, a new one with a name of its own is not.
+ *
+ * @return list<string> names of all keys that hold one value: a number, a text, a day, yes or no
+ */
 function scalarKeys(): array
 {
     $names = [];

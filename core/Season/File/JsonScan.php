@@ -26,7 +26,7 @@ final class JsonScan
     private array $path = [];
 
     /** The text that came last: before a colon it was a key. */
-    private string $text = '""';
+    private string $text = '';
 
     /** @throws InvalidSeason where it is too deep or holds too many values */
     public function take(string $token): void

@@ -12,13 +12,15 @@ interface MonthlyProps {
   field: 'places.temp_c' | 'places.daylight';
   value: number | number[] | null;
   save: (value: number | number[] | null) => Promise<unknown>;
+  /** The same where no field can say what was refused. */
+  set: (value: number | number[] | null) => void;
   out: (core: number) => number;
   back: (shown: number) => number;
   maybe?: boolean;
 }
 
 /** One number for the year, or twelve by month: typed as they are read off, with commas between. */
-export function Monthly({ label, unit, field, value, save, out, back, maybe = false }: MonthlyProps) {
+export function Monthly({ label, unit, field, value, save, set, out, back, maybe = false }: MonthlyProps) {
   const bounds = boundsOf(field);
   const degrees: Unit | undefined = unit === '°F' || unit === '°C' ? unit : undefined;
   const shownBounds = { ...bounds, least: out(bounds.least), most: out(bounds.most), unit: degrees };
@@ -57,7 +59,7 @@ export function Monthly({ label, unit, field, value, save, out, back, maybe = fa
             ['months', `by month, ${MONTHS[0]} to ${MONTHS[11]}`],
           ]}
           choose={(to) =>
-            void save(to === 'months' ? Array.from({ length: 12 }, () => value as number) : ((value as number[])[3] ?? null))
+            set(to === 'months' ? Array.from({ length: 12 }, () => value as number) : ((value as number[])[3] ?? null))
           }
         />
       )}

@@ -58,6 +58,7 @@ export function PlaceFacts({ season, row }: { season: Season; row: Place }) {
             value={row.temp_c}
             field="places.temp_c"
             save={(to) => store.change([{ path: ['places', row.id, 'temp_c'], to }, ...known], `temperature, ${row.name}`)}
+            set={(to) => set('temp_c', 'temperature', to)}
             out={(c) => inUnit(c, unit)}
             back={(v) => fromUnit(v, unit)}
           />
@@ -125,7 +126,8 @@ function RoomAndLight({ season, row, save, usual }: RoomProps) {
         unit="mol/m² a day"
         value={row.daylight}
         field="places.daylight"
-        save={(to) => save('daylight', 'daylight')(to)}
+        save={save('daylight', 'daylight')}
+        set={(to) => set('daylight', 'daylight', to)}
         out={(v) => v}
         back={(v) => v}
         maybe

@@ -69,7 +69,13 @@ function Windows({ season }: { season: Season }) {
               places={4}
               save={(to) => window(index, 'rate', to)}
             />{' '}
-            <button type="button" className="plain" onClick={() => void put(windows.filter((_, at) => at !== index))}>
+            <button
+              type="button"
+              className="plain"
+              onClick={() =>
+                store.apply([{ path: ['electricity', 'windows'], to: windows.filter((_, at) => at !== index) }], 'tariff')
+              }
+            >
               not any more
             </button>
           </li>

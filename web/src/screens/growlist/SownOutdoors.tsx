@@ -3,9 +3,10 @@ import { EditNumber } from '../../edit/EditNumber';
 import { useStore } from '../../season/SeasonContext';
 import { fromFrost } from '../../words/dates';
 
+/** `usual` is where the field begins: common practice, no source. */
 const WAYS = [
-  { key: 'outdoor_sow_offset_days', where: 'in pots outdoors', name: 'outdoor_sow', usual: -60 },
-  { key: 'bed_sow_offset_days', where: 'in the bed', name: 'bed_sow', usual: 0 },
+  { key: 'outdoor_sow_offset_days', where: 'In pots outdoors', name: 'outdoor_sow', usual: -60 },
+  { key: 'bed_sow_offset_days', where: 'In the bed', name: 'bed_sow', usual: 0 },
 ] as const;
 
 /** When it is sown under the sky, by methods that do so; they count forwards from that day. */
@@ -17,7 +18,7 @@ export function SownOutdoors({ crop, variety, frost }: { crop: Crop; variety: st
       {WAYS.map(({ key, where, name, usual }) => {
         const days = crop[key];
         const change = { path: ['crops', crop.id, key] };
-        const label = `sown ${where}, ${variety}`;
+        const label = `sown ${where.toLowerCase()}, ${variety}`;
         return (
           <div key={key}>
             <label className="tick">
@@ -27,12 +28,12 @@ export function SownOutdoors({ crop, variety, frost }: { crop: Crop; variety: st
                 checked={days !== null}
                 onChange={({ target }) => store.apply([{ ...change, to: target.checked ? usual : null }], label)}
               />{' '}
-              has a day of its own {where}
+              {where}: on a day counted from the {frost}
             </label>
             {days !== null && (
               <>
                 <EditNumber
-                  label={`Its day ${where}`}
+                  label={`${where}, sown`}
                   name={`${name}_days`}
                   after="days after"
                   field={`crops.${key}`}

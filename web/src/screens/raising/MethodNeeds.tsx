@@ -29,9 +29,9 @@ export function MethodNeeds({ season, method }: { season: Season; method: Method
         save={save('min_plants', 'plants to a clump')}
       />
       <EditNumber
-        label="They go out young, after"
+        label="They go out young, after this share of their weeks"
         name="weeks_share"
-        after="% of their weeks"
+        after="%"
         field="methods.weeks_share"
         share
         value={method.weeks_share}
