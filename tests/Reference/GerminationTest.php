@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use JollyPenny\Core\Plan\Germination\Emergence;
 use JollyPenny\Core\Plan\Germination\Failure;
+use JollyPenny\Core\Plan\Germination\PlannedSoil;
 use JollyPenny\Core\Plan\Germination\Seedbed;
 use JollyPenny\Core\Plan\Germination\TemperatureResponse;
 use JollyPenny\Core\Plan\Germination\Viability;
@@ -66,7 +67,7 @@ it('gives the printed rows of the germination table', function (string $id, floa
 /** @param  float|list<float>  $celsius */
 function sownIn(string $id, float|array $celsius, string $on = '2027-04-01'): Emergence
 {
-    return (new Seedbed(species($id)->germination, new Place('bed', 'Bed', $celsius, true), null, null))->sown(
+    return (new Seedbed(species($id)->germination, new PlannedSoil(new Place('bed', 'Bed', $celsius, true))))->sown(
         Day::parse($on)->number,
         1.0,
     );
@@ -95,7 +96,7 @@ it('adds up thermal time', function () {
     for ($day = Day::parse('2027-04-15')->number, $n = 0; $sum < 60 - 1e-9; $n++) {
         $sum += 14.0 - 6.0 + (3.0 * $n) / 30;
     }
-    expect((new Seedbed($table, new Place('bed', 'Bed', $months, true), null, null))->sown($day, 1.0)->days)->toBe($n);
+    expect((new Seedbed($table, new PlannedSoil(new Place('bed', 'Bed', $months, true))))->sown($day, 1.0)->days)->toBe($n);
 });
 
 it('ages seed along the viability equation', function () {

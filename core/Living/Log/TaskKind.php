@@ -22,4 +22,5 @@ enum TaskKind: string
     case Feed = 'feed';
     case PlantOut = 'plant_out';
     case Buy = 'buy';
+    case BringIn = 'bring_in';
 }

@@ -36,6 +36,7 @@ final readonly class Job
      * @param  list<string>  $entries  ids of the entries that say so
      * @param  ?int  $counted  what was written down
      * @param  list<array{tray: string, row: int, sites: int, seeds: int}>  $parts  in which rows it is sown
+     * @param  bool  $asks_again  whether it is the time to ask if one had better sow again
      */
     public function __construct(
         public string $id,
@@ -63,6 +64,7 @@ final readonly class Job
         public array $entries = [],
         public ?int $counted = null,
         public array $parts = [],
+        public bool $asks_again = false,
     ) {
     }
 }

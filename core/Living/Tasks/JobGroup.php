@@ -14,4 +14,5 @@ enum JobGroup: string
     case Move = 'move';
     case Water = 'water';
     case Out = 'out';
+    case Evening = 'evening';
 }

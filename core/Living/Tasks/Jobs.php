@@ -11,6 +11,8 @@ use JollyPenny\Core\Living\Log\TaskKind;
 use JollyPenny\Core\Living\Trays\RowPicture;
 use JollyPenny\Core\Living\Trays\TrayPicture;
 use JollyPenny\Core\Living\Trays\Trays;
+use JollyPenny\Core\Living\Weather\Due;
+use JollyPenny\Core\Living\Weather\WeatherNow;
 use JollyPenny\Core\Plan\Books\SetupBooks;
 use JollyPenny\Core\Plan\Calendar\Habits;
 use JollyPenny\Core\Plan\Cautions\Caution;
@@ -36,6 +38,9 @@ final readonly class Jobs
 
     /** After the seed should have been up, one still looks for so long. */
     private const LOOK_DAYS = 7;
+
+    /** So many days before it is due at the earliest one begins to look. */
+    private const LOOK_AHEAD = 1;
 
     /** A grown plant is still worth planting out so much later. */
     private const PLANTING_DAYS = 60;
@@ -63,8 +68,12 @@ final readonly class Jobs
 
     private LogBook $log;
 
-    public function __construct(private SetupBooks $books, LogBook $log)
+    private ?EveningJobs $evenings;
+
+    /** @param  ?WeatherNow  $weather  what it says of this season; null where nothing is known of it */
+    public function __construct(private SetupBooks $books, LogBook $log, private ?WeatherNow $weather = null)
     {
+        $this->evenings = $weather === null ? null : new EveningJobs($weather, $books->season()->units);
         $this->log = $log = $log->inSetup($books);
         $this->catalogue = new Catalogue;
         $facts = $shift = [];
@@ -108,6 +117,7 @@ final readonly class Jobs
                 array_push($jobs, ...$this->filling($tasks));
             }
         }
+        array_push($jobs, ...$this->evenings?->all() ?? []);
         $habits = Habits::of($this->books->season()->meta);
         $jobs = array_map(function (Job $job) use ($habits): Job {
             $job = $this->withState($job);
@@ -153,7 +163,7 @@ final readonly class Jobs
             TaskKind::Sow => [$this->sowing($task, $plan)],
             TaskKind::FirstLook => $this->looks($task, $plan),
             TaskKind::Stage => self::isAMove($plan, $task->stage ?? 0) ? [$this->move($task, $plan)] : [],
-            TaskKind::PlantOut => [$this->plain($task, JobGroup::Out, self::PLANTING_DAYS, LogKind::Planted, $this->expected($plan), $plan)],
+            TaskKind::PlantOut => [$this->plantingOut($task, $plan)],
             TaskKind::LastResow => [$this->plain($task, JobGroup::Look, 0, LogKind::Done, null, $plan)],
             default => [$this->plain($task, JobGroup::Prepare, self::CARRIED_DAYS, LogKind::Done, null, $plan)],
         };
@@ -231,6 +241,13 @@ final readonly class Jobs
         $first = Day::parse($task->date)->number;
         $sowOn = $first - $this->tasks->firstLook($plan);
         $full = $sowOn + $plan->stages[0]->days();
+        $due = $this->weather->due[$plan->crop->id] ?? null;
+        if ($due !== null) {
+            // As the weather has it, one looks later, or longer, than planned.
+            $full += Day::parse($due->on)->number - Day::parse($due->planned_on)->number;
+            $first = max($first, Day::parse($due->from)->number - self::LOOK_AHEAD);
+            $full = max($full, $due->is_late ? $this->weather->today ?? 0 : 0);
+        }
         $counted = $this->countsByDay($plan->crop->id);
         $jobs = [];
         for ($day = $first, $up = null, $done = false; ! $done && $day <= max($full, $first) + self::LOOK_DAYS; $day++) {
@@ -245,12 +262,20 @@ final readonly class Jobs
             $jobs[] = new Job(
                 $day === $first ? $task->id : (string) JobId::look($plan->crop->id, Day::ofNumber($day)->format()), Day::ofNumber($day)->format(),
                 Day::ofNumber($day)->format(), JobGroup::Look, $day === $first ? TaskKind::FirstLook : TaskKind::Look, $plan->crop->id, [$plan->crop->id],
-                "{$name}: how many of {$of} up?", $day === $full ? 'the full look: what is not up now counts as lost' : null,
+                "{$name}: how many of {$of} up?", $this->lookDetail($day, $full, $due),
                 $this->codes($plan, 0), $this->onlyTray($plan, 0), null, LogKind::Up, $up ?? 0, $of,
+                asks_again: $day === $full || $due?->is_late === true,
             );
         }
 
         return $jobs;
+    }
+
+    private function lookDetail(int $day, int $full, ?Due $due): ?string
+    {
+        $words = [$day === $full ? 'the full look: what is not up now counts as lost' : '', $due === null ? '' : (string) $this->evenings?->due($due)];
+
+        return implode('; ', array_filter($words)) ?: null;
     }
 
     private function move(Task $task, CropPlan $plan): Job
@@ -278,6 +303,14 @@ final readonly class Jobs
             $this->facts[$plan->crop->id]->alive,
             minutes: $stage->fills() ? $stage->sites * $stage->stage->minutesPerSite : 0.0,
         );
+    }
+
+    private function plantingOut(Task $task, CropPlan $plan): Job
+    {
+        $bed = $this->weather->coldBeds[$plan->crop->id] ?? null;
+
+        return $this->plain($task, JobGroup::Out, self::PLANTING_DAYS, LogKind::Planted, $this->expected($plan), $plan)
+            ->with(detail: $bed === null ? null : $this->evenings?->coldBed($bed));
     }
 
     private function plain(Task $task, JobGroup $group, int $days, LogKind $kind, ?int $count, ?CropPlan $plan = null): Job

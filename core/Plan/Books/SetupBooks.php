@@ -119,7 +119,8 @@ final class SetupBooks
         $this->plans[] = $plan;
     }
 
-    private function firstLight(string $place): ?Light
+    /** The set-up's first lamp at a place. */
+    public function firstLight(string $place): ?Light
     {
         foreach ($this->setup->lights as $id) {
             if ($this->index->lights[$id]->place === $place) {
@@ -130,7 +131,8 @@ final class SetupBooks
         return null;
     }
 
-    private function firstMat(string $place): ?Mat
+    /** The set-up's first mat at a place. */
+    public function firstMat(string $place): ?Mat
     {
         foreach ($this->setup->mats as $id) {
             if ($this->index->mats[$id]->place === $place) {

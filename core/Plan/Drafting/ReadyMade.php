@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Plan\Drafting;
 
+use JollyPenny\Core\Plan\Germination\PlannedSoil;
 use JollyPenny\Core\Plan\Germination\Seedbed;
 use JollyPenny\Core\Season\Catalogue\Cell;
 use JollyPenny\Core\Season\Catalogue\NotInCatalogue;
@@ -176,7 +177,7 @@ final readonly class ReadyMade
         }
         $months = is_array($celsius) ? array_map(floatval(...), array_values(array_filter($celsius, is_numeric(...)))) : (float) Cell::text($celsius);
 
-        return new Seedbed($table, new Place($part, $part, $months, outdoors: true), null, null);
+        return new Seedbed($table, new PlannedSoil(new Place($part, $part, $months, outdoors: true)));
     }
 
     private function frostOf(stdClass $crop): Day
@@ -192,7 +193,7 @@ final readonly class ReadyMade
             return true;
         }
         $sown = $this->frostOf($crop)->number + $offset;
-        $isHot = ($bed->airOn($sown) ?? 0.0) > self::HOT_BED_C && ! ($this->draft->factsOf($crop)->standsHeat ?? true);
+        $isHot = $bed->celsiusOn($sown) > self::HOT_BED_C && ! ($this->draft->factsOf($crop)->standsHeat ?? true);
 
         return ! $isHot && $bed->sown($sown, 1.0)->days <= self::UP_WITHIN_DAYS[$this->isTender($crop) ? 'tender' : 'hardy'];
     }

@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Plan\Germination;
 
 use JollyPenny\Core\Season\Things\GerminationRow;
-use JollyPenny\Core\Season\Things\Light;
-use JollyPenny\Core\Season\Things\Mat;
-use JollyPenny\Core\Season\Things\Place;
 use JollyPenny\Core\Season\Units\Ceiling;
 
 /**
@@ -32,19 +29,15 @@ final class Seedbed
     private readonly GerminationRow $best;
 
     /** @param  non-empty-list<GerminationRow>  $table */
-    public function __construct(
-        private readonly array $table,
-        private readonly Place $place,
-        private readonly ?Light $light,
-        private readonly ?Mat $mat,
-    ) {
+    public function __construct(private readonly array $table, private readonly Soil $soil)
+    {
         $this->best = TemperatureResponse::best($table);
     }
 
-    /** Air of a day where it stands, °C. */
-    public function airOn(int $day): ?float
+    /** Mean of a day, °C. */
+    public function celsiusOn(int $day): float
     {
-        return $this->place->airOn($day);
+        return $this->on($day)[0];
     }
 
     /** The fewest days in which it is up in the warmth it likes best: those of the table's shortest row. */
@@ -115,10 +108,9 @@ final class Seedbed
     /** @return array{float, float, float} °C, rate and percent */
     private function on(int $day): array
     {
-        // A place of one temperature has one day.
-        $key = is_array($this->place->tempC) ? $day : 0;
+        $key = $this->soil->isSteady() ? 0 : $day;
         if (! isset($this->days[$key])) {
-            $celsius = SoilTemperature::under((float) $this->place->airOn($day), $this->light, $this->mat);
+            $celsius = $this->soil->celsiusOn($day);
             $response = TemperatureResponse::at($this->table, $celsius);
             $this->days[$key] = [$celsius, $response->rate, $response->percent];
         }

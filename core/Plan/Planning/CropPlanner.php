@@ -8,6 +8,7 @@ use JollyPenny\Core\Plan\Calendar\StagePlan;
 use JollyPenny\Core\Plan\Calendar\Timetable;
 use JollyPenny\Core\Plan\Germination\Failure;
 use JollyPenny\Core\Plan\Germination\FirstStage;
+use JollyPenny\Core\Plan\Germination\PlannedSoil;
 use JollyPenny\Core\Plan\Germination\Seedbed;
 use JollyPenny\Core\Plan\Germination\Viability;
 use JollyPenny\Core\Plan\Sowing\Chain;
@@ -114,7 +115,7 @@ final class CropPlanner
         }
 
         return $this->seedbeds[(string) json_encode([$species->id, $place->id, $light?->id, $mat?->id])]
-            ??= new Seedbed($table, $place, $light, $mat);
+            ??= new Seedbed($table, new PlannedSoil($place, $light, $mat));
     }
 
     /** @return list<StagePlan> */

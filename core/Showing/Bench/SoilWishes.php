@@ -6,6 +6,7 @@ namespace JollyPenny\Core\Showing\Bench;
 
 use JollyPenny\Core\Plan\Books\Head;
 use JollyPenny\Core\Plan\Books\SetupBooks;
+use JollyPenny\Core\Plan\Germination\PlannedSoil;
 use JollyPenny\Core\Plan\Germination\Seedbed;
 use JollyPenny\Core\Plan\Germination\TemperatureResponse;
 use JollyPenny\Core\Plan\Planning\CropPlan;
@@ -60,7 +61,7 @@ final readonly class SoilWishes
     private function given(CropPlan $plan, array $table, ?Mat $mat): ?SoilGiven
     {
         $stage = $plan->stages[0];
-        $bed = new Seedbed($table, $stage->place, $stage->stage->light ? $this->lights[0] ?? null : null, $mat);
+        $bed = new Seedbed($table, new PlannedSoil($stage->place, $stage->stage->light ? $this->lights[0] ?? null : null, $mat));
         $up = $bed->sown($stage->start, $plan->lot->emergenceFactor);
 
         return $up->isUp ? new SoilGiven($up->soilC, $up->days, (int) round(100 * $plan->viability->value * $up->relative)) : null;
