@@ -31,6 +31,8 @@ use App\Seasons\SeasonController;
 use App\Shed\ShedController;
 use App\Shopping\ShoppingController;
 use App\Trays\TrayController;
+use App\Weather\WeatherController;
+use App\Weather\WeatherPostController;
 use App\Work\WorkController;
 use Illuminate\Support\Facades\Route;
 
@@ -63,6 +65,13 @@ Route::prefix('api')
         Route::post('prices', [PriceController::class, 'store']);
         Route::post('prices/table', [PriceController::class, 'table']);
         Route::delete('prices/{price}', [PriceController::class, 'destroy'])->where('price', '[0-9]{1,18}');
+        Route::post('weather', [WeatherController::class, 'store']);
+        Route::prefix('weather/{place}')->where(['place' => '[0-9]{1,18}'])->group(function (): void {
+            Route::delete('', [WeatherController::class, 'destroy']);
+            Route::put('token', [WeatherController::class, 'token']);
+            Route::post('table', [WeatherController::class, 'table']);
+            Route::get('days.csv', [WeatherController::class, 'file'])->middleware(MayBeOlder::class);
+        });
         Route::get('seasons', [SeasonController::class, 'index'])->middleware(MayBeOlder::class);
         Route::post('seasons', [SeasonController::class, 'store']);
         Route::post('list', [CropController::class, 'read']);
@@ -134,6 +143,9 @@ Route::prefix('api')
                 Route::put('photos/{token}', [PhotoController::class, 'store'])->where('token', '[A-Za-z0-9-]{8,40}');
                 Route::get('photos/{token}', [PhotoController::class, 'show'])->where('token', '[A-Za-z0-9-]{8,40}');
                 Route::delete('photos/{token}', [PhotoController::class, 'destroy'])->where('token', '[A-Za-z0-9-]{8,40}');
+                Route::put('weather', [WeatherController::class, 'choose']);
+                Route::get('setups/{setup}/weather', [WeatherController::class, 'show']);
+                Route::get('setups/{setup}/going-out', [WeatherController::class, 'goingOut'])->middleware(MayBeOlder::class);
                 Route::get('setups/{setup}/devices', [DeviceController::class, 'index']);
                 Route::post('devices', [DeviceController::class, 'store']);
                 Route::delete('devices/{device}', [DeviceController::class, 'destroy'])->where('device', '[0-9]{1,18}');
@@ -145,6 +157,7 @@ Route::get('calendar/{token}.ics', [CalendarController::class, 'feed'])
     ->withoutMiddleware(GardenAtOnce::class);
 // A device has a token and no session.
 Route::post('api/device/readings', [DeviceController::class, 'read'])->withoutMiddleware('web')->middleware('throttle:devices');
+Route::post('api/device/weather', WeatherPostController::class)->withoutMiddleware('web')->middleware('throttle:devices');
 Route::get('up', [HealthController::class, 'up'])->withoutMiddleware('web');
 Route::get('metrics', [HealthController::class, 'metrics'])->withoutMiddleware('web');
 Route::get('mailbox', MailboxController::class);

@@ -15,7 +15,9 @@ use App\Models\Season;
 use App\Models\SeasonChange;
 use App\Models\ShedItem;
 use App\Models\User;
+use App\Models\WeatherPlace;
 use App\Models\Work;
+use App\Weather\WeatherDays;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use JollyPenny\Core\Season\File\SeasonWriter;
@@ -53,6 +55,7 @@ final class Garden
                 ->whereRaw('(kind, name, packed_for) NOT IN (SELECT kind, name, packed_for FROM shed_items WHERE user_id = ?)', [$account->id])
                 ->update(['user_id' => $account->id]);
             Roll::query()->where('user_id', $trial->id)->update(['user_id' => $account->id]);
+            WeatherPlace::query()->where('user_id', $trial->id)->update(['user_id' => $account->id]);
             $trial->delete();
         });
     }
@@ -79,6 +82,11 @@ final class Garden
         foreach ($prices->select(['name', 'shop', 'holds', 'unit', 'price', 'currency', 'seen_on'])->cursor() as $price) {
             yield $between.$json($price);
             $between = ",\n";
+        }
+        yield "],\n\"weather\":[";
+        /** @var WeatherPlace $place */
+        foreach (WeatherPlace::query()->where('user_id', $user->id)->orderBy('id')->get() as $n => $place) {
+            yield ($n === 0 ? "\n" : ",\n").$json(['name' => $place->name, ...WeatherDays::exported($place)]);
         }
         yield "]}\n";
     }

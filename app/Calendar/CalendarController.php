@@ -13,6 +13,7 @@ use App\Models\Season;
 use App\Seasons\KeptSeason;
 use App\Seasons\SeasonEditor;
 use App\Seasons\SeasonState;
+use App\Weather\SeasonWeather;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -25,6 +26,7 @@ use JollyPenny\Core\Living\Tasks\Job;
 use JollyPenny\Core\Living\Tasks\Jobs;
 use JollyPenny\Core\Living\Tasks\Timing;
 use JollyPenny\Core\Living\Tasks\TimingNote;
+use JollyPenny\Core\Living\Weather\Due;
 use JollyPenny\Core\Plan\Books\BenchDays;
 use JollyPenny\Core\Plan\Editing\BarMoves;
 use JollyPenny\Core\Season\Setup;
@@ -36,6 +38,8 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  *
  * @phpstan-type CalendarShape array{
  *     tasks: list<Job>,
+ *     // what is sown and not up yet, as the weather has it
+ *     due: list<Due>,
  *     timing: list<TimingNote>,
  *     bench: list<BenchDays>,
  *     relief: list<Relief>,
@@ -64,18 +68,22 @@ final class CalendarController
     ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'on', in: 'query', required: false, description: 'the gardener\'s own day, for what the weather says', schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The calendar', content: new OA\JsonContent(ref: '#/components/schemas/Calendar'))]
-    public function show(int $season, string $setup): JsonResponse
+    public function show(Request $request, int $season, string $setup): JsonResponse
     {
+        $on = $request->validate(['on' => ['nullable', 'date_format:Y-m-d']])['on'] ?? null;
         [$kept, $row] = $this->find($season, $setup);
         $log = LogRow::book($kept->model->id);
         $books = $kept->lived($row, $log);
+        $weather = SeasonWeather::of($kept, $books, $log, $on);
         $bench = BenchDays::of($books);
         $crowding = BenchDays::crowding($bench);
         $feed = CalendarFeed::query()->where('season_id', $kept->model->id)->where('setup', $row->id)->first();
 
         return Json::of([
-            'tasks' => (new Jobs($books, $log))->all(),
+            'tasks' => (new Jobs($books, $log, $weather))->all(),
+            'due' => array_values($weather->due ?? []),
             'timing' => (new Timing($books))->notes(),
             'bench' => $bench,
             'relief' => $crowding === [] ? [] : (new Reliefs($kept->file))->of($row, $crowding),

@@ -10,6 +10,7 @@ use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Living\Devices\Measured;
+use JollyPenny\Core\Season\Day;
 
 /** A device's readings in the database: each once, by the time at which it was taken. */
 final readonly class Readings
@@ -24,6 +25,11 @@ final readonly class Readings
     private const AHEAD = 1;
 
     private const LONG_AGO = 800;
+
+    /** A day counts where so many of its hours were measured. */
+    private const ENOUGH_HOURS = 12;
+
+    private const RECENT_DAYS = 60;
 
     private const TIME = '/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,6})?(Z|[+-]\d{2}:\d{2})$/D';
 
@@ -67,6 +73,22 @@ final readonly class Readings
             .' WHERE device_id = ? GROUP BY span ORDER BY span', [Measured::SPAN, Measured::SPAN, $device->id]);
 
         return new Measured(array_map(fn (\stdClass $row): array => [(int) $row->span, (float) $row->mean], $rows));
+    }
+
+    /**
+     * The mean of each day (of UTC) of which enough was measured, from two months before a day on.
+     *
+     * @return array<int, float> by day number
+     */
+    public static function dailyMeans(Device $device, Day $day): array
+    {
+        /** @var list<\stdClass> $rows */
+        $rows = DB::select('SELECT floor(extract(epoch FROM at) / 86400)::int AS day, avg(value) AS mean,'
+            .' count(DISTINCT floor(extract(epoch FROM at) / 3600)) AS hours FROM readings WHERE device_id = ? AND at >= ? GROUP BY day ORDER BY day',
+            [$device->id, $day->plus(-self::RECENT_DAYS)->format()]);
+        $enough = array_filter($rows, fn (\stdClass $row): bool => (int) $row->hours >= self::ENOUGH_HOURS);
+
+        return array_column(array_map(fn (\stdClass $row): array => [(int) $row->day, (float) $row->mean], $enough), 1, 0);
     }
 
     private static function time(mixed $text, DateTimeImmutable $now): ?string

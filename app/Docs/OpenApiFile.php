@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Docs;
 
 use JollyPenny\Core\Deciding\Choosing\Difference;
+use JollyPenny\Core\Deciding\GoingOut\GoingOut;
 use JollyPenny\Core\Plan\Ledger\Ledger;
 use JollyPenny\Core\Plan\Potting\Potting;
 use JollyPenny\Core\Season\File\SeasonSchema;
@@ -58,7 +59,7 @@ final class OpenApiFile
             class_exists($class) && $shapes->said($class);
         }
         // Answers that are a value object of the core and nothing beside.
-        array_map($shapes->of(...), [Bench::class, Difference::class, Ledger::class, Potting::class]);
+        array_map($shapes->of(...), [Bench::class, Difference::class, GoingOut::class, Ledger::class, Potting::class]);
 
         return $shapes->schemas;
     }

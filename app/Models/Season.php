@@ -27,6 +27,7 @@ use stdClass;
  * @property-read int $crops
  * @property-read int $plants
  * @property-read int $setups
+ * @property ?int $weather_place_id  whose weather it has; the garden's oldest without
  * @property ?Carbon $archived_at
  * @property ?Carbon $updated_at
  */
@@ -51,6 +52,7 @@ final class Season extends Model
         'crops' => 'integer',
         'plants' => 'integer',
         'setups' => 'integer',
+        'weather_place_id' => 'integer',
         'archived_at' => 'datetime',
     ];
 

@@ -8,9 +8,14 @@ use App\Models\Device;
 use App\Models\Purchase;
 use App\Models\Season;
 use App\Models\User;
+use App\Models\WeatherPlace;
+use App\Weather\WeatherDays;
 use Illuminate\Support\Facades\DB;
 use JollyPenny\Core\Living\Devices\DeviceKind;
 use JollyPenny\Core\Living\Devices\SimulatedMeter;
+use JollyPenny\Core\Living\Weather\SimulatedWeather;
+use JollyPenny\Core\Living\Weather\WeatherBook;
+use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\JsonText;
 use stdClass;
 
@@ -56,7 +61,7 @@ final class DemoSeason
         return $document;
     }
 
-    /** What of a made-up season does not stand in its file: purchases, devices and what they measured. */
+    /** What of a made-up season does not stand in its file: purchases, devices and what they measured, the weather. */
     public static function furnish(Season $season, string $name): void
     {
         if (! in_array($name, self::LIVED, true)) {
@@ -72,6 +77,20 @@ final class DemoSeason
                 'thing' => $one->thing]);
             self::measure($device, $one->simulated);
         }
+        self::weather($season, $more->weather);
+    }
+
+    /** Past years of weather and a spring's forecasts, at a place of their own, so that nobody's real thermometer is mixed up with them. */
+    private static function weather(Season $season, stdClass $like): void
+    {
+        $place = WeatherPlace::query()->create(['user_id' => $season->user_id, 'name' => $like->name]);
+        [$from, $to] = [Day::parse($like->from)->number, Day::parse($like->to)->number];
+        $simulated = new SimulatedWeather($like->months, $from, $to + WeatherBook::AHEAD, $like->seed, $like->swing, colderC: $like->colder);
+        WeatherDays::measured($place, array_filter($simulated->days, fn (int $day): bool => $day <= $to, ARRAY_FILTER_USE_KEY));
+        foreach ($simulated->forecasts(Day::parse($like->forecasts_from)->number, Day::parse($like->forecasts_to)->number) as $made => $days) {
+            WeatherDays::forecast($place, Day::ofNumber($made), $days);
+        }
+        $season->forceFill(['weather_place_id' => $place->id])->saveQuietly();
     }
 
     private static function measure(Device $device, stdClass $like): void

@@ -13,6 +13,7 @@ use App\Models\Photo;
 use App\Seasons\KeptSeason;
 use App\Seasons\SeasonEditor;
 use App\Seasons\SeasonState;
+use App\Weather\SeasonWeather;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -30,6 +31,9 @@ use JollyPenny\Core\Living\Trays\TrayPicture;
 use JollyPenny\Core\Living\Trays\Trays;
 use JollyPenny\Core\Living\Trials\TrialResult;
 use JollyPenny\Core\Living\Trials\Trials;
+use JollyPenny\Core\Living\Weather\Due;
+use JollyPenny\Core\Living\Weather\Night;
+use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\Log\LogEntry;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Showing\Labels\Label;
@@ -46,6 +50,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  *     // entries of the log that stand
  *     written: int,
  *     last_on: ?string,
+ *     // the day from which the weather is looked at; null without weather
+ *     weather_on: ?string,
+ *     tonight: ?Night,
  *     marked: list<array{id: string, crop: ?string, on: string, kind: string, count: ?int, why: string}>,
  * }
  * @phpstan-type TraysStateShape array{
@@ -55,6 +62,8 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  *     labels: list<Label>,
  *     sheets: list<LabelSheet>,
  *     facts: array<string, RowFacts>,
+ *     // what is sown and not up yet, as the weather has it
+ *     due: list<Due>,
  *     trials: list<TrialResult>,
  *     photos: list<PhotoLineShape>,
  * }
@@ -74,6 +83,9 @@ final class TrayController
 {
     private const MOST_UP = 1_000_000;
 
+    /** The gardener's own day, for what the weather says of it. */
+    private const ON = ['on' => ['nullable', 'date_format:Y-m-d']];
+
     public function __construct(private readonly Gardener $gardener)
     {
     }
@@ -86,15 +98,20 @@ final class TrayController
     )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'on', in: 'query', required: false, description: 'the gardener\'s own day, for what the weather says', schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The jobs', content: new OA\JsonContent(ref: '#/components/schemas/Jobs'))]
-    public function today(int $season, string $setup): JsonResponse
+    public function today(Request $request, int $season, string $setup): JsonResponse
     {
+        $on = $request->validate(self::ON)['on'] ?? null;
         [$kept, $row] = $this->find($season, $setup);
         $log = LogRow::book($season);
+        $books = $kept->lived($row, $log);
+        $weather = SeasonWeather::of($kept, $books, $log, $on);
         $last = $log->entries === [] ? null : $log->entries[count($log->entries) - 1]->on->format();
 
-        return Json::of(['jobs' => (new Jobs($kept->lived($row, $log), $log))->all(), 'written' => count($log->entries), 'last_on' => $last,
-            'marked' => self::marked($log->inSetup($kept->costing->books($row)))]);
+        return Json::of(['jobs' => (new Jobs($books, $log, $weather))->all(), 'written' => count($log->entries), 'last_on' => $last,
+            'marked' => self::marked($log->inSetup($kept->costing->books($row))), 'weather_on' => $weather === null ? null
+                : Day::ofNumber($weather->today)->format(), 'tonight' => $weather?->tonight()]);
     }
 
     #[OA\Get(
@@ -105,12 +122,15 @@ final class TrayController
     )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'on', in: 'query', required: false, description: 'the gardener\'s own day, for what the weather says', schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The trays', content: new OA\JsonContent(ref: '#/components/schemas/TraysState'))]
-    public function show(int $season, string $setup): JsonResponse
+    public function show(Request $request, int $season, string $setup): JsonResponse
     {
+        $on = $request->validate(self::ON)['on'] ?? null;
         [$kept, $row] = $this->find($season, $setup);
         $log = LogRow::book($season);
         $books = $kept->lived($row, $log);
+        $weather = SeasonWeather::of($kept, $books, $log, $on);
         $log = $log->inSetup($books);
         $laid = new Trays($books, $log);
         $trays = $laid->pictures();
@@ -125,6 +145,7 @@ final class TrayController
             'labels' => Label::ofTrays($trays, $books, $log),
             'sheets' => LabelSheet::all(),
             'facts' => (object) $facts,
+            'due' => array_values($weather->due ?? []),
             'trials' => $kept->file->trials === [] ? [] : (new Trials($kept->file, $log, $kept->costing->setup($row)))->results(),
             'photos' => Photo::lines($season),
         ]);

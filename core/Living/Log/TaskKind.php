@@ -22,5 +22,6 @@ enum TaskKind: string
     case Feed = 'feed';
     case PlantOut = 'plant_out';
     case Buy = 'buy';
+    case Harden = 'harden';
     case BringIn = 'bring_in';
 }

@@ -10,14 +10,17 @@ use JollyPenny\Core\Living\Weather\Due;
 use JollyPenny\Core\Living\Weather\Night;
 use JollyPenny\Core\Living\Weather\WeatherNow;
 use JollyPenny\Core\Season\Day;
-use JollyPenny\Core\Season\UnitSystem;
 use JollyPenny\Core\Season\Units\Measure;
+use JollyPenny\Core\Season\UnitSystem;
 
 /** What the weather asks of the gardener, in words: evenings on which plants come in, seed that is due, beds that are too cold. */
 final readonly class EveningJobs
 {
     /** Colder or warmer than the forecast by less is not worth a word, °C. */
     private const WORTH_SAYING_C = 0.5;
+
+    /** Hours are said for so many days ahead. */
+    private const SAID_AHEAD = 2;
 
     public function __construct(private WeatherNow $weather, private UnitSystem $units)
     {
@@ -35,6 +38,37 @@ final readonly class EveningJobs
             $jobs[] = new Job((string) JobId::shared(TaskKind::BringIn, $night->on), $night->on, $night->on, JobGroup::Evening, TaskKind::BringIn, null,
                 array_column([...$night->bring_in, ...$night->cover], 'crop'),
                 "{$this->degrees($night->low_c)} by dawn: ".implode('; ', $deeds), $this->why($night), minutes: $night->minutes);
+        }
+
+        return $jobs;
+    }
+
+    /**
+     * @param  array<array-key, string>  $names  by crop
+     * @return list<Job> one for each day of hardening off that is known, with the hours of each crop
+     */
+    public function hardening(array $names): array
+    {
+        $days = [];
+        foreach ($this->weather->hardening as $crop => $plan) {
+            foreach ($plan->days as $day) {
+                if (Day::parse($day->on)->number <= $this->weather->today + self::SAID_AHEAD) {
+                    $days[$day->on][(string) ($day->hours ?? '')][] = [$crop, $day];
+                }
+            }
+        }
+        $jobs = [];
+        foreach ($days as $on => $byHours) {
+            $words = $crops = [];
+            $shade = false;
+            foreach ($byHours as $hours => $some) {
+                $some_names = implode(', ', array_map(fn (array $one): string => $names[$one[0]] ?? '', $some));
+                $words[] = $hours === '' ? "too cold today, leave in: {$some_names}" : "out for {$hours} ".($hours === 1 ? 'hour' : 'hours').": {$some_names}";
+                $shade = $shade || $some[0][1]->shade;
+                array_push($crops, ...array_map(fn (array $one): string => (string) $one[0], $some));
+            }
+            $jobs[] = new Job((string) JobId::shared(TaskKind::Harden, $on), $on, $on, JobGroup::Move, TaskKind::Harden, null, $crops,
+                'Harden off: '.implode('; ', $words), $shade ? 'out of the wind, and in shade on the first three days' : 'out of the wind');
         }
 
         return $jobs;

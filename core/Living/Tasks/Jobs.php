@@ -86,7 +86,7 @@ final readonly class Jobs
         }
         $this->facts = $facts;
         $this->session = new Session($books, $facts);
-        $this->tasks = new Tasks($books, $shift);
+        $this->tasks = new Tasks($books, $shift, $weather?->movedOut() ?? []);
         $this->trays = (new Trays($books, $log, $this->catalogue))->pictures();
         $rows = [];
         foreach ($this->trays as $tray) {
@@ -117,7 +117,7 @@ final readonly class Jobs
                 array_push($jobs, ...$this->filling($tasks));
             }
         }
-        array_push($jobs, ...$this->evenings?->all() ?? []);
+        array_push($jobs, ...$this->evenings?->all() ?? [], ...$this->evenings?->hardening($this->names()) ?? []);
         $habits = Habits::of($this->books->season()->meta);
         $jobs = array_map(function (Job $job) use ($habits): Job {
             $job = $this->withState($job);
@@ -131,6 +131,17 @@ final readonly class Jobs
         array_multisort($places, SORT_STRING, $jobs);
 
         return $jobs;
+    }
+
+    /** @return array<array-key, string> varieties, by crop */
+    private function names(): array
+    {
+        $names = [];
+        foreach ($this->books->plans as $plan) {
+            $names[$plan->crop->id] = $plan->lot->variety;
+        }
+
+        return $names;
     }
 
     /** Of a crop of which none is left nothing is asked; what was done of it stays. */
@@ -309,8 +320,12 @@ final readonly class Jobs
     {
         $bed = $this->weather->coldBeds[$plan->crop->id] ?? null;
 
+        $moved = $this->weather?->movedOut()[$plan->crop->id] ?? 0;
+        $words = [$moved === 0 ? null : "later by {$moved} ".($moved === 1 ? 'day' : 'days').' that were too cold to harden off',
+            $bed === null ? null : $this->evenings?->coldBed($bed)];
+
         return $this->plain($task, JobGroup::Out, self::PLANTING_DAYS, LogKind::Planted, $this->expected($plan), $plan)
-            ->with(detail: $bed === null ? null : $this->evenings?->coldBed($bed));
+            ->with(detail: implode('; ', array_filter($words)) ?: null);
     }
 
     private function plain(Task $task, JobGroup $group, int $days, LogKind $kind, ?int $count, ?CropPlan $plan = null): Job

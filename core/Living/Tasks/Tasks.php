@@ -31,8 +31,11 @@ final readonly class Tasks
 
     private const WEEK = 7;
 
-    /** @param  array<array-key, int>  $shift  days by which a crop was sown later than planned; what follows moves along */
-    public function __construct(private SetupBooks $books, private array $shift = [])
+    /**
+     * @param  array<array-key, int>  $shift  days by which a crop was sown later than planned; what follows moves along
+     * @param  array<array-key, int>  $out  days by which planting out waits for the weather
+     */
+    public function __construct(private SetupBooks $books, private array $shift = [], private array $out = [])
     {
     }
 
@@ -166,7 +169,7 @@ final readonly class Tasks
         $late = $this->shift[$crop->id] ?? 0;
         $day += match ($kind) {
             TaskKind::LastResow, TaskKind::Chill => 0,
-            TaskKind::PlantOut => max(0, $late),
+            TaskKind::PlantOut => max(0, $late) + ($this->out[$crop->id] ?? 0),
             default => $late,
         };
 

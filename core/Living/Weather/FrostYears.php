@@ -29,20 +29,23 @@ final readonly class FrostYears
     {
     }
 
-    /** @param  Day  $lastFrost  the season's own: it says in which half of the year spring is, and of which year */
-    public static function last(WeatherBook $book, Day $lastFrost): self
+    /**
+     * @param  Day  $lastFrost  the season's own: it says in which half of the year spring is, and of which year
+     * @param  float  $coldC  what counts as a frost, °C
+     */
+    public static function last(WeatherBook $book, Day $lastFrost, float $coldC = self::FROST_C): self
     {
-        return new self(self::all($book, $lastFrost, -self::HALF_A_YEAR, 0, true), self::midsummer($lastFrost, $lastFrost->year()), true);
+        return new self(self::all($book, $lastFrost, -self::HALF_A_YEAR, 0, true, $coldC), self::midsummer($lastFrost, $lastFrost->year()), true);
     }
 
     /** @param  Day  $lastFrost  the season's own */
     public static function first(WeatherBook $book, Day $lastFrost): self
     {
-        return new self(self::all($book, $lastFrost, 0, self::HALF_A_YEAR, false), self::midsummer($lastFrost, $lastFrost->year()), false);
+        return new self(self::all($book, $lastFrost, 0, self::HALF_A_YEAR, false, self::FROST_C), self::midsummer($lastFrost, $lastFrost->year()), false);
     }
 
     /** @return list<array{year: int, on: ?string, days: ?int}> */
-    private static function all(WeatherBook $book, Day $lastFrost, int $from, int $to, bool $isLast): array
+    private static function all(WeatherBook $book, Day $lastFrost, int $from, int $to, bool $isLast, float $coldC): array
     {
         $days = array_keys($book->measured);
         $years = [];
@@ -52,7 +55,7 @@ final readonly class FrostYears
             for ($day = $midsummer + $from; $day < $midsummer + $to; $day++) {
                 $weather = $book->measured[$day] ?? null;
                 $known += (int) ($weather !== null);
-                if ($weather !== null && $weather->low <= self::FROST_C && ($isLast || $on === null)) {
+                if ($weather !== null && $weather->low <= $coldC && ($isLast || $on === null)) {
                     $on = $day;
                 }
             }

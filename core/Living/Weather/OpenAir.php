@@ -17,7 +17,7 @@ final readonly class OpenAir
     /** The soil of a bed follows the air of so many days. Common practice, no source. */
     private const SOIL_DAYS = 5;
 
-    private ?Place $open;
+    public ?Place $open;
 
     /** @param  int  $today  day number; what comes after it is a forecast */
     public function __construct(Season $season, public WeatherBook $book, public int $today)

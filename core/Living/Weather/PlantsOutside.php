@@ -29,20 +29,25 @@ final readonly class PlantsOutside
     /** @var array<array-key, int> day number on which it was first written down to be out, by crop */
     private array $outSince;
 
+    /** @var array<array-key, list<array{int, int}>> days on which it was planted out, and how many each time, by crop */
+    private array $planted;
+
     public function __construct(private SetupBooks $books, private LogBook $log, private OpenAir $weather)
     {
         $catalogue = new Catalogue;
-        $hardiness = $out = [];
+        $hardiness = $out = $planted = [];
         foreach ($books->plans as $plan) {
             $id = $plan->crop->id;
             $hardiness[$id] = Hardiness::of($catalogue->recognise(SeasonDraft::kinIn($plan->species->meta), $plan->species->name), $plan->species->tender);
             foreach ($log->byCrop[$id] ?? [] as $entry) {
                 if ($entry->kind === LogKind::Hardened) {
                     $out[$id] ??= $entry->on->number;
+                } elseif ($entry->kind === LogKind::Planted) {
+                    $planted[$id][] = [$entry->on->number, $log->leftBy($entry)];
                 }
             }
         }
-        [$this->hardiness, $this->outSince] = [$hardiness, $out];
+        [$this->hardiness, $this->outSince, $this->planted] = [$hardiness, $out, $planted];
     }
 
     /** @return list<Outside> in the order of the list */
@@ -59,9 +64,15 @@ final readonly class PlantsOutside
         return $all;
     }
 
-    public function hardinessOf(string $crop): ?Hardiness
+    public function hardinessOf(string $crop): Hardiness
     {
-        return $this->hardiness[$crop] ?? null;
+        return $this->hardiness[$crop];
+    }
+
+    /** The day number from which it stands outdoors in its last stage: as written down, else as planned. */
+    public function outSince(CropPlan $plan): int
+    {
+        return $this->outSince[$plan->crop->id] ?? $plan->stages[count($plan->stages) - 1]->start;
     }
 
     /** @return list<Outside> */
@@ -70,14 +81,15 @@ final readonly class PlantsOutside
         $last = $plan->stages[count($plan->stages) - 1];
         // Before they are up there is nothing to freeze.
         $stage = $evening < $plan->sown->up ? null : $this->potStage($plan, $evening);
-        if ($stage === null || $facts->alive === 0) {
+        if ($stage === null) {
             return [];
         }
         $isHardening = $stage === $last;
-        $since = $isHardening ? $this->outSince[$plan->crop->id] ?? $stage->start : $stage->start;
+        $since = $this->outSince($plan);
         // What comes up outdoors has known nothing else.
         $hardened = $plan->stages[0]->place->outdoors ? 1.0 : ($isHardening ? ($evening - $since) / max(1, $stage->end - $stage->start) : 0.0);
-        $count = $facts->alive ?? $this->expected($plan);
+        // What was planted since then stood there still.
+        $count = ($facts->alive ?? $this->expected($plan)) + $facts->planted - $this->plantedBy($plan->crop->id, $evening);
 
         return $count < 1 ? [] : [$this->outside($plan, $count, $stage, false, $hardened, $evening)];
     }
@@ -104,11 +116,14 @@ final readonly class PlantsOutside
         $last = $plan->stages[count($plan->stages) - 1];
         $direct = $plan->method->isDirectSowing();
         $from = $direct ? $plan->sown->up : $plan->plantOutOn();
-        $planted = $facts->planted + ($direct ? (int) $facts->alive : 0);
-        $count = $this->log->entries === [] ? ($evening >= $from ? $this->expected($plan) : 0) : $planted;
+        $count = match (true) {
+            $this->log->entries === [] => $evening >= $from ? $this->expected($plan) : 0,
+            // Sown where it grows, it is there from the day it is up.
+            $direct => $evening >= $from ? (int) $facts->alive + $facts->planted : 0,
+            default => $this->plantedBy($plan->crop->id, $evening),
+        };
 
-        return $count < 1 || $evening < $from - self::WAITS_DAYS || $evening >= $from + self::BED_DAYS ? []
-            : [$this->outside($plan, $count, $last, true, 1.0, $evening)];
+        return $count < 1 || $evening >= $from + self::BED_DAYS ? [] : [$this->outside($plan, $count, $last, true, 1.0, $evening)];
     }
 
     private function outside(CropPlan $plan, int $count, StagePlan $stage, bool $inTheBed, float $hardened, int $evening): Outside
@@ -116,6 +131,12 @@ final readonly class PlantsOutside
         return new Outside($plan->crop->id, $plan->lot->variety, $count, $stage->place, $inTheBed, $this->hardiness[$plan->crop->id]->limit($hardened),
             // In the bed it stands in the open.
             $inTheBed && ! $plan->method->isDirectSowing() ? 0.0 : $this->weather->shelterOf($stage->place, $evening + 1));
+    }
+
+    /** How many stood in the bed that evening, by the log. */
+    private function plantedBy(string $crop, int $evening): int
+    {
+        return array_sum(array_column(array_filter($this->planted[$crop] ?? [], fn (array $one): bool => $one[0] <= $evening), 1));
     }
 
     private function expected(CropPlan $plan): int

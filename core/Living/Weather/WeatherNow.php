@@ -26,6 +26,9 @@ final readonly class WeatherNow
     /** @var list<Night> from the first evening with a forecast to the last */
     public array $nights;
 
+    /** @var array<array-key, Hardening> of what is hardened off these days, by crop */
+    public array $hardening;
+
     /** @var array<array-key, array{have: float, want: float}> the bed's soil where it is too cold to plant out now, °C, by crop */
     public array $coldBeds;
 
@@ -41,18 +44,31 @@ final readonly class WeatherNow
         $plants = new PlantsOutside($books, $log, $this->air);
         $first = array_key_first($book->forecasts);
         $this->nights = $first === null ? [] : (new Nights($plants, $this->air))->between($first, $today + WeatherBook::AHEAD - 1);
-        $beds = [];
+        $beds = $hardening = [];
         foreach ($books->plans as $plan) {
-            $bed = $log->crop($plan->crop->id)->planted > 0 ? null : $this->coldBed($plan, $plants);
+            $facts = $log->crop($plan->crop->id);
+            // What is not there, or was planted, is not asked about.
+            if ($facts->planted > 0 || $facts->alive === 0 || ($log->entries !== [] && $facts->sown_on === null)) {
+                continue;
+            }
+            $bed = $this->coldBed($plan, $plants);
             $bed === null ?: $beds[$plan->crop->id] = $bed;
+            $hardens = Hardening::of($plan, $plants->hardinessOf($plan->crop->id), $this->air, $plants->outSince($plan));
+            $hardens === null ?: $hardening[$plan->crop->id] = $hardens;
         }
-        $this->coldBeds = $beds;
+        [$this->coldBeds, $this->hardening] = [$beds, $hardening];
     }
 
     /** The call for this evening; null where nobody has forecast it, or nothing stands outdoors. */
     public function tonight(): ?Night
     {
         return array_column($this->nights, null, 'on')[Day::ofNumber($this->today)->format()] ?? null;
+    }
+
+    /** @return array<array-key, int> days by which planting out moves, because it was too cold to harden off, by crop */
+    public function movedOut(): array
+    {
+        return array_filter(array_map(fn (Hardening $one): int => $one->moved, $this->hardening));
     }
 
     /** @return array{nights: int, called: int, right: int, missed: int} how the calls of this season came out */
@@ -67,7 +83,7 @@ final readonly class WeatherNow
         $day = max($plan->plantOutOn(), $this->today);
         $want = $plants->hardinessOf($plan->crop->id);
         $place = $plan->stages[count($plan->stages) - 1]->place;
-        if ($want === null || ! $place->outdoors || $plan->method->isDirectSowing() || $day > $this->today + WeatherBook::AHEAD
+        if (! $place->outdoors || $plan->method->isDirectSowing() || $day > $this->today + WeatherBook::AHEAD
             || $plan->plantOutOn() < $this->today - self::OVERDUE_DAYS || $this->air->sourceOf($day) === 'planned') {
             return null;
         }

@@ -45,6 +45,7 @@ final readonly class Jolly
            bin/jolly reckon FILE.json --setup ID                                 what the season came to, by the log in the file
            bin/jolly working FILE.json --setup ID --figure F [--crop ID]         how a figure comes about: per_finished, came_lived, mix …
            bin/jolly simulate-meter --token TOKEN                                posts readings to a running application, as a device would
+           bin/jolly simulate-weather --token TOKEN [--seed S] [--cold-snap DAY]  posts a spring's weather, as a station would
     A file named - is standard input.
 
     TEXT;

@@ -1260,6 +1260,159 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seasons/{season}/setups/{setup}/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The weather around a day, what may not stay out, what comes up when, and the frosts of past years */
+        get: operations["weather"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/setups/{setup}/going-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What each day of planting out may cost: waiting, and the chance of a night that kills; with a cover and without */
+        get: operations["goingOut"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seasons/{season}/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Whose weather the season has; null for the garden's oldest place */
+        put: operations["chooseWeather"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a thermometer or a station known; its token is told once */
+        post: operations["addWeatherPlace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather/{place}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a place out, with its token and all its weather */
+        delete: operations["removeWeatherPlace"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather/{place}/token": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A new token in place of the old one */
+        put: operations["newWeatherToken"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather/{place}/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Days with their lowest and highest temperature out of a table; a day that is there already takes the new values */
+        post: operations["weatherTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather/{place}/days.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that was measured there, as a table in °C */
+        get: operations["weatherFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/device/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Days that were measured, or a forecast, by a place's token (Authorization: Bearer); nothing counts twice, nonsense is refused and counted */
+        post: operations["postWeather"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/seasons/{season}/work": {
         parameters: {
             query?: never;
@@ -2497,13 +2650,37 @@ export interface components {
                 sites: number;
                 seeds: number;
             }[];
+            /** @description whether it is the time to ask if one had better sow again */
+            asks_again: boolean;
         };
         /** @enum {string} */
-        JobGroup: "prepare" | "wet" | "sow" | "look" | "move" | "water" | "out";
+        JobGroup: "prepare" | "wet" | "sow" | "look" | "move" | "water" | "out" | "evening";
         /** @enum {string} */
-        TaskKind: "chill" | "wash" | "soak" | "fill" | "sow" | "drain" | "first_look" | "look" | "last_resow" | "cover_off" | "mat_off" | "stage" | "feed" | "plant_out" | "buy";
+        TaskKind: "chill" | "wash" | "soak" | "fill" | "sow" | "drain" | "first_look" | "look" | "last_resow" | "cover_off" | "mat_off" | "stage" | "feed" | "plant_out" | "buy" | "harden" | "bring_in";
         /** @enum {string} */
         LogKind: "sown" | "bought" | "up" | "thinned" | "pricked_out" | "potted_on" | "hardened" | "planted" | "given" | "sold" | "composted" | "lost" | "done" | "put_off" | "reading" | "note" | "undo";
+        /** @description When what was sown should be up, as the weather has been and is said to become. *\/ */
+        Due: {
+            crop: string;
+            /** @description year-month-day, as all days here */
+            sown_on: string;
+            /** @description most likely */
+            on: string;
+            /** @description were the days that nobody has measured warmer than thought */
+            from: string;
+            /** @description were they colder; null: not at all then */
+            until: string | null;
+            /** @description as planned, without the weather */
+            planned_on: string;
+            /** @description it has taken more than a third longer than it should have, and nothing is up */
+            is_late: boolean;
+            /** @description days since sowing that rest on a thermometer */
+            measured: number;
+            /** @description that rest on a forecast */
+            forecast: number;
+            /** @description mean of the soil until it is up, °C; null where nothing is modelled */
+            soil_c: number | null;
+        };
         /** @description Something about a crop's timing that a gardener would want to know. *\/ */
         TimingNote: {
             crop: string;
@@ -2555,6 +2732,7 @@ export interface components {
         };
         Calendar: {
             tasks: components["schemas"]["Job"][];
+            due: components["schemas"]["Due"][];
             timing: components["schemas"]["TimingNote"][];
             bench: components["schemas"]["BenchDays"][];
             relief: components["schemas"]["Relief"][];
@@ -3879,10 +4057,49 @@ export interface components {
             shop?: string | null;
             note?: string | null;
         };
+        /** @description One evening's call: how cold it gets by dawn, and what of the plants outdoors is brought in or covered. *\/ */
+        Night: {
+            /** @description the evening, year-month-day */
+            on: string;
+            /** @description expected by dawn in the open, as the garden goes by the forecast, °C */
+            low_c: number;
+            /** @description as it was forecast */
+            forecast_c: number;
+            /** @description as it came; null while that is not known */
+            measured_c: number | null;
+            /** @description how far it may stray, a standard deviation */
+            spread_c: number;
+            /** @description what may be too cold, with how likely that is */
+            bring_in: {
+                crop: string;
+                name: string;
+                count: number;
+                limit_c: number;
+                chance: number;
+            }[];
+            /** @description the same of what stands in the bed */
+            cover: {
+                crop: string;
+                name: string;
+                count: number;
+                limit_c: number;
+                chance: number;
+            }[];
+            /** @description so cold that a cover may not be enough */
+            cover_may_fail: boolean;
+            /** @description that it takes */
+            minutes: number;
+            /** @description whether there is anything to do */
+            is_cold: boolean;
+            /** @description whether it came too cold for something; null while that is not known */
+            was_cold: boolean | null;
+        };
         Jobs: {
             jobs: components["schemas"]["Job"][];
             written: number;
             last_on: string | null;
+            weather_on: string | null;
+            tonight: components["schemas"]["Night"] | null;
             marked: {
                 id: string;
                 crop: string | null;
@@ -4059,6 +4276,7 @@ export interface components {
             facts: {
                 [key: string]: components["schemas"]["RowFacts"];
             };
+            due: components["schemas"]["Due"][];
             trials: components["schemas"]["TrialResult"][];
             photos: components["schemas"]["PhotoLine"][];
         };
@@ -4138,6 +4356,147 @@ export interface components {
             note: string;
             width: number;
             height: number;
+        };
+        WeatherPlace: {
+            id: number;
+            name: string;
+            first_on: string | null;
+            last_on: string | null;
+            days: number;
+            forecast_on: string | null;
+            heard_at: string | null;
+        };
+        WeatherDay: {
+            on: string;
+            low: number;
+            high: number;
+            measured: boolean;
+        };
+        /**
+         * @description How far a garden's own nights stray from the forecast: colder than it says by so much, and by chance by so much more. Learned from
+         *     the nights that were both forecast and measured; before there are any, 2 °C by chance and nothing besides, which weighs as much
+         *     as ten nights. A rule of ours; forecasts of a night's lowest are off by about 2 °C: common practice, no source.
+         */
+        ForecastTrust: {
+            /** @description the garden is so much colder than forecast; below 0 where it is warmer */
+            colderC: number;
+            /** @description standard deviation besides */
+            spreadC: number;
+            /** @description that stand behind it */
+            nights: number;
+        };
+        /**
+         * @description The day of the last (or the first) frost over the years, as a normal distribution of the years that had one, thinned by those that
+         *     had none. Source: H. C. S. Thom and R. H. Shaw, Climatological analysis of freeze data for Iowa, Monthly Weather Review 86 (1958),
+         *     from memory: such days lie close to a normal distribution with the sample's mean and standard deviation (of n − 1).
+         */
+        Frosts: {
+            /** @description each year's day; null where it had no frost */
+            years: {
+                year: number;
+                on: string | null;
+                days: number | null;
+            }[];
+            /** @description in the season's own year; null with too few years, or where most of them had none */
+            median: string | null;
+            /** @description standard deviation */
+            spread_days: number | null;
+            /** @description share of years with no frost on that day or after it (of the first frost: before it) */
+            curve: {
+                on: string;
+                safe: number;
+            }[];
+            /** @description first day (of the first frost: last day) that is safe in nine years of ten */
+            safe_on: string | null;
+        };
+        /** @description The frosts of past years in place of those the season goes by, and what that would move. *\/ */
+        FrostOffer: {
+            /** @description as offered, year-month-day */
+            last_frost: string;
+            last_frost_spread_days: number;
+            /** @description as offered; as it is where the years say nothing of it, or it would not come after the last */
+            first_frost: string | null;
+            /** @description that stand behind it */
+            years: number;
+            /** @description by which the last frost would come later; below 0 earlier */
+            days: number;
+            /** @description whose days would move */
+            crops: number;
+            /** @description cost per finished seedling, as the season is */
+            per_finished_now: number | null;
+            /** @description with what is offered */
+            per_finished: number | null;
+            /** @description saved against buying */
+            keep_now: number | null;
+            keep: number | null;
+            /** @description crops that would be warned of something they are not warned of now */
+            new_warnings: string[];
+        };
+        Weather: {
+            places: components["schemas"]["WeatherPlace"][];
+            place: number | null;
+            on: string;
+            days: components["schemas"]["WeatherDay"][];
+            tonight: components["schemas"]["Night"] | null;
+            nights: components["schemas"]["Night"][];
+            record: {
+                nights: number;
+                called: number;
+                right: number;
+                missed: number;
+            };
+            trust: components["schemas"]["ForecastTrust"];
+            due: components["schemas"]["Due"][];
+            last_frost: components["schemas"]["Frosts"];
+            first_frost: components["schemas"]["Frosts"];
+            offer: components["schemas"]["FrostOffer"] | null;
+        };
+        NewWeatherPlace: {
+            name: string;
+        };
+        WeatherPlaceMade: {
+            id: number;
+            token: string;
+        };
+        WeatherTable: {
+            table: string;
+            /** @enum {unknown} */
+            unit: "C" | "F";
+            month_first: boolean;
+            made_on?: string | null;
+        };
+        WeatherKept: {
+            kept: number;
+            known: number;
+            changed: number;
+            refused: number;
+            faults: {
+                line: number;
+                why: string;
+            }[];
+        };
+        SeasonWeatherPlace: {
+            place: number | null;
+        };
+        PostedDay: {
+            date: string;
+            low: number;
+            high: number;
+        };
+        NewWeather: {
+            /** @enum {unknown} */
+            unit?: "C" | "F";
+            measured?: components["schemas"]["PostedDay"][];
+            forecast?: {
+                made_on: string;
+                days: components["schemas"]["PostedDay"][];
+            };
+        };
+        WeatherPosted: {
+            kept: number;
+            known: number;
+            changed: number;
+            refused: number;
         };
         /** @enum {string} */
         WorkKind: "mix" | "budget" | "budget_years" | "season_budget" | "advice" | "hangs_on" | "simulation" | "room";
@@ -4552,6 +4911,39 @@ export interface components {
                 by: number;
             }[];
         };
+        /**
+         * @description What each day of planting out may cost: the days of waiting under lamps and on mats, and the chance that a night kills what stands
+         *     out, times buying it anew; without a cover and with one. The waiting is costed exactly every seven days, and runs straight between.
+         */
+        GoingOut: {
+            /** @description ids; all of them go out so many days earlier or later */
+            crops: string[];
+            /** @description money, were all of it lost */
+            buy_anew: number;
+            /** @description by day */
+            days: components["schemas"]["GoingOutDay"][];
+            best: components["schemas"]["GoingOutDay"];
+            best_covered: components["schemas"]["GoingOutDay"];
+            /** @description what a cover saves at its best day, before its own price; below 0 it saves nothing */
+            cover_worth: number;
+            /** @description of weather behind the chance; 0 where it is the season's own frost and spread */
+            years: number;
+        };
+        /** @description What planting out on one day may cost, beside the plan's day; money. *\/ */
+        GoingOutDay: {
+            /** @description days after the plan's */
+            shift: number;
+            /** @description year-month-day; null for several crops */
+            on: string | null;
+            /** @description lamps, mats and room for longer than planned; below 0 for shorter */
+            waiting: number;
+            /** @description chance of a night that kills, times buying anew */
+            frost: number;
+            /** @description the same under a cover, with its price */
+            covered: number;
+            /** @description of such a night; null for several crops */
+            chance: number | null;
+        };
         /** @description What a season costs, crop by crop and head by head; every row and every column adds up to the coin. *\/ */
         Ledger: {
             /** @description those under which something stands */
@@ -4935,7 +5327,10 @@ export interface operations {
     };
     calendar: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the gardener's own day, for what the weather says */
+                on?: string;
+            };
             header?: never;
             path: {
                 season: number;
@@ -6716,7 +7111,10 @@ export interface operations {
     };
     jobs: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the gardener's own day, for what the weather says */
+                on?: string;
+            };
             header?: never;
             path: {
                 season: number;
@@ -6739,7 +7137,10 @@ export interface operations {
     };
     trays: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the gardener's own day, for what the weather says */
+                on?: string;
+            };
             header?: never;
             path: {
                 season: number;
@@ -6847,6 +7248,229 @@ export interface operations {
                     "application/json": components["schemas"]["SowAgainState"];
                 };
             };
+            422: components["responses"]["Faults"];
+        };
+    };
+    weather: {
+        parameters: {
+            query: {
+                /** @description the gardener's own day */
+                on: string;
+            };
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The weather */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Weather"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    goingOut: {
+        parameters: {
+            query?: {
+                /** @description one crop; all that frost kills without */
+                crop?: string;
+                /** @description price of a cover; 0 without */
+                cover?: number;
+            };
+            header?: never;
+            path: {
+                season: number;
+                setup: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The days */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GoingOut"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    chooseWeather: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeasonWeatherPlace"];
+            };
+        };
+        responses: {
+            /** @description Chosen */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    addWeatherPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewWeatherPlace"];
+            };
+        };
+        responses: {
+            /** @description Its token */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherPlaceMade"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    removeWeatherPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    newWeatherToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The token */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherPlaceMade"];
+                };
+            };
+        };
+    };
+    weatherTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeatherTable"];
+            };
+        };
+        responses: {
+            /** @description How many were kept, and what is wrong with which line */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherKept"];
+                };
+            };
+            422: components["responses"]["Faults"];
+        };
+    };
+    weatherFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description CSV, RFC 4180 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+        };
+    };
+    postWeather: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewWeather"];
+            };
+        };
+        responses: {
+            /** @description How many were kept, were known, took new values, were refused */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherPosted"];
+                };
+            };
+            401: components["responses"]["NotFound"];
             422: components["responses"]["Faults"];
         };
     };

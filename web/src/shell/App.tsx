@@ -25,6 +25,7 @@ const screens = {
   today: () => import('../screens/today/TodayScreen').then((module) => ({ default: module.TodayScreen })),
   trays: () => import('../screens/trays/TraysScreen').then((module) => ({ default: module.TraysScreen })),
   log: () => import('../screens/log/LogScreen').then((module) => ({ default: module.LogScreen })),
+  weather: () => import('../screens/weather/WeatherScreen').then((module) => ({ default: module.WeatherScreen })),
   reckoning: () => import('../screens/reckoning/ReckoningScreen').then((module) => ({ default: module.ReckoningScreen })),
   advice: () => import('../screens/reckoning/AdviceScreen').then((module) => ({ default: module.AdviceScreen })),
   ledger: () => import('../screens/ledger/LedgerScreen').then((module) => ({ default: module.LedgerScreen })),
@@ -48,6 +49,7 @@ const ShoppingScreen = lazy(screens.shopping);
 const TodayScreen = lazy(screens.today);
 const TraysScreen = lazy(screens.trays);
 const LogScreen = lazy(screens.log);
+const WeatherScreen = lazy(screens.weather);
 const ReckoningScreen = lazy(screens.reckoning);
 const AdviceScreen = lazy(screens.advice);
 const LedgerScreen = lazy(screens.ledger);
@@ -116,6 +118,7 @@ export function App() {
                 <Route path="trays" element={<TraysScreen />}>
                   <Route path=":tray/:row" element={null} />
                 </Route>
+                <Route path="weather" element={<WeatherScreen />} />
                 <Route path="log" element={<LogScreen />} />
                 <Route path="crops/:crop" element={<SeedlingScreen />} />
               </Route>

@@ -22,6 +22,7 @@ export const PARTS: readonly { name: string; steps: readonly Step[] }[] = [
     steps: [
       { path: 'today', name: 'Today' },
       { path: 'trays', name: 'Trays' },
+      { path: 'weather', name: 'Weather' },
       { path: 'log', name: 'Log' },
     ],
   },

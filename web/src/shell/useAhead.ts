@@ -11,6 +11,7 @@ import { askReckoning } from '../screens/reckoning/useReckoning';
 import { askShopping } from '../screens/shopping/useShopping';
 import { askJobs } from '../screens/today/useJobs';
 import { askTrays } from '../screens/trays/useTrays';
+import { askWeather } from '../screens/weather/useWeather';
 
 /** What each screen asks first. */
 const ASKS: Record<string, (season: number, setup: string) => Asking<unknown>> = {
@@ -24,6 +25,7 @@ const ASKS: Record<string, (season: number, setup: string) => Asking<unknown>> =
   shopping: askShopping,
   today: askJobs,
   trays: askTrays,
+  weather: askWeather,
 };
 
 /** Whoever only passes over a tab means another. */

@@ -9,6 +9,7 @@ import { PlanningPage } from '../../page/Page';
 import { SetupPicker } from '../../page/SetupPicker';
 import { useNarrow } from '../../hooks/useNarrow';
 import { day, shortDay } from '../../words/dates';
+import { dueWords } from '../../words/due';
 import { warningWords } from '../../words/sowing';
 import { parseDate } from '../../edit/text';
 import { parseMaybeDate } from '../growlist/parse';
@@ -108,7 +109,7 @@ function Days({ shown }: { shown: OnScreen }) {
           <Crowding key={place.id} place={place} axis={axis} width={sheet.width} folded={sheet === FOLDED} />
         ))}
       </div>
-      <Notes shown={shown} grown={grown} timing={data?.timing ?? []} />
+      <Notes shown={shown} grown={grown} timing={data?.timing ?? []} due={data?.due ?? []} />
       {data && <ReliefPart shown={shown} calendar={data} />}
       <Pins shown={shown} grown={grown} />
       {data && <TaskList tasks={data.tasks} us={season.units === 'us'} />}
@@ -222,7 +223,7 @@ function Picture({ shown, grown, axis, sheet }: PartProps & { axis: Axis; sheet:
 }
 
 /** Crops that will be late, and what else is to be said of their timing. */
-function Notes({ shown, grown, timing }: PartProps & { timing: Calendar['timing'] }) {
+function Notes({ shown, grown, timing, due }: PartProps & Pick<Calendar, 'timing' | 'due'>) {
   const late = grown.flatMap(({ id }) => {
     const line = shown.cropResult(id);
     return line?.warnings.includes('late') ? [line] : [];
@@ -237,6 +238,15 @@ function Notes({ shown, grown, timing }: PartProps & { timing: Calendar['timing'
           </li>
         ))}
       </ul>
+      {due.length > 0 && (
+        <ul className={s.calendarWarnings} aria-label="Coming up, by the weather" data-part="due">
+          {due.map((one) => (
+            <li key={one.crop}>
+              {varietyOf(shown.season, one.crop)}, sown: {dueWords(one, shown.season.units === 'us')}
+            </li>
+          ))}
+        </ul>
+      )}
       {timing.length > 0 && (
         <ul className={s.calendarWarnings} aria-label="Timing">
           {timing.map((note) => (

@@ -122,6 +122,16 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
               {action}
             </button>
           )}
+          {job.kind === 'bring_in' && (
+            <button
+              type="button"
+              className={s.other}
+              data-action="left-out"
+              onClick={() => write([{ on: date, kind: 'done', crop: null, job: job.id, note: 'left them out' }])}
+            >
+              Left them out
+            </button>
+          )}
           <button
             type="button"
             className={s.other}
@@ -133,7 +143,7 @@ export function JobLine({ shown: { id, season, setup }, job, date, isNext, open,
           </button>
           {otherwise && <Otherwise job={job} date={date} us={us} write={write} />}
           <Cautions cautions={cautions} />
-          {job.kind_of_entry === 'up' && job.crop !== null && job.detail !== null && (
+          {job.asks_again && job.crop !== null && (
             <SowAgainPart season={season} id={id} setup={setup} crop={job.crop} date={date} />
           )}
         </div>

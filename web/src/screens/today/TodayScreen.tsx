@@ -9,6 +9,7 @@ import { DayHead } from './DayHead';
 import { JobLine } from './JobLine';
 import { Marked } from './Marked';
 import { dayToShow, onDay, useJobs } from './useJobs';
+import { Tonight } from './Tonight';
 import { WriteDown } from './WriteDown';
 import { Written } from './Written';
 import s from './today.module.css';
@@ -21,6 +22,7 @@ const GROUPS: readonly (readonly [Job['group'], string])[] = [
   ['move', 'Move'],
   ['water', 'Feed'],
   ['out', 'Plant out'],
+  ['evening', 'This evening'],
 ];
 /** What comes next can be done early. */
 const AHEAD = 2;
@@ -40,7 +42,7 @@ function useNextInFocus(next: string | null, done: string | null) {
 }
 
 function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
-  const { jobs, lastOn, marked, error } = useJobs(id, setup.id, revision);
+  const { jobs, lastOn, marked, tonight, error } = useJobs(id, setup.id, revision);
   const [query, setQuery] = useSearchParams();
   const [opened, open] = useState<{ date: string; job: string } | null>(null);
   const [last, setLast] = useState<{ job: Job; ids: string[] } | null>(null);
@@ -81,6 +83,7 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
   return (
     <div className={s.day}>
       <DayHead id={id} us={us} jobs={jobs} date={date} own={own} open={open_} go={(to) => setQuery({ day: to })} />
+      {tonight?.on === date && <Tonight id={id} night={tonight} us={us} />}
       {marked.length > 0 && <Marked season={season} id={id} marked={marked} />}
       {last !== null && <Written season={id} date={date} {...last} undone={() => setLast(null)} />}
       {late.length > 0 && (

@@ -1,12 +1,17 @@
 import { useMemo } from 'react';
 import { answered, client } from '../../api/client';
 import type { Job } from '../../api/types';
+import { today } from '../../words/dates';
 import { asking, useAsked } from '../../season/useOfRevision';
 import { useLog, withWaiting } from '../../season/useLog';
 
 export const askJobs = (season: number, setup: string) =>
   asking(['today', season, setup], () =>
-    answered(client.GET('/api/seasons/{season}/setups/{setup}/today', { params: { path: { season, setup } } })),
+    answered(
+      client.GET('/api/seasons/{season}/setups/{setup}/today', {
+        params: { path: { season, setup }, query: { on: today() } },
+      }),
+    ),
   );
 
 /** All jobs of a set-up's season, with what waits on this device to be written. */
@@ -14,7 +19,7 @@ export function useJobs(season: number, setup: string, revision: number) {
   const { data, error } = useAsked(askJobs(season, setup), revision);
   const { entries } = useLog(season);
   const jobs = useMemo(() => (data ? withWaiting(data.jobs, entries) : null), [data, entries]);
-  return { jobs, lastOn: data?.last_on ?? null, marked: data?.marked ?? [], error };
+  return { jobs, lastOn: data?.last_on ?? null, marked: data?.marked ?? [], tonight: data?.tonight ?? null, error };
 }
 
 /** What a day shows: its own jobs, and what was left undone before it. */

@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import type { LogEntry, RowFacts, RowPicture, SeasonState, TrayPicture, TraysState } from '../../api/types';
+import type { Due, LogEntry, RowFacts, RowPicture, SeasonState, TrayPicture, TraysState } from '../../api/types';
 import { logbox } from '../../season/logbox';
 import type { OnScreen } from '../../season/SeasonContext';
 import { siteIn, speciesBeside, varietyOf } from '../../season/site';
 import { day, isDate, today } from '../../words/dates';
+import { dueWords } from '../../words/due';
 import { kindWords } from '../../words/log';
 import { plural } from '../../words/sowing';
 import { CountBox } from '../today/CountBox';
@@ -20,6 +21,8 @@ interface Props {
   tray: TrayPicture;
   run: RowPicture;
   facts: RowFacts | undefined;
+  /** While it is sown and not up. */
+  due: Due | undefined;
   photos: TraysState['photos'];
   trays: TrayPicture[];
   move: (move: Move) => Promise<SeasonState>;
@@ -35,7 +38,7 @@ const dayNear = (from: string, counted: string | null | undefined): string =>
 const seedsIn = (run: RowPicture): number => (run.unit === 'seeds' ? run.count_of : run.sites * run.seeds_per_site);
 
 /** One row: counted, lost, moved, given away with a tap; its pictures, and all that happened to it. */
-export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photos, trays, move, lay, close }: Props) {
+export function RowPanel({ shown: { id, season, setup }, tray, run, facts, due, photos, trays, move, lay, close }: Props) {
   const [on, setOn] = useState(() => dayNear(run.from, facts?.counted_on));
   const [note, setNote] = useState('');
   const [said, say] = useState<string | null>(null);
@@ -82,7 +85,8 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, photo
             {run.count_of} were expected
           </>
         )}
-        {run.own_seed ? '; own seed' : ''}.
+        {run.own_seed ? '; own seed' : ''}
+        {due && run.stage === 0 ? `; ${dueWords(due, us)}` : ''}.
       </p>
       <label className={s.field}>
         Day <input type="date" name="row-day" value={on} onChange={(event) => setOn(event.target.value)} />

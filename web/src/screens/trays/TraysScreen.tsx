@@ -82,6 +82,7 @@ function Trays({ shown }: { shown: OnScreen }) {
               tray={found.tray}
               run={found.run}
               facts={data.facts[found.run.crop]}
+              due={data.due.find(({ crop }) => crop === found.run.crop)}
               photos={data.photos}
               trays={data.trays}
               move={move}

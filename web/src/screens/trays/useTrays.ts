@@ -1,10 +1,15 @@
 import { answered, client } from '../../api/client';
 import type { LogEntry, RowPicture, TrayPicture } from '../../api/types';
+import { today } from '../../words/dates';
 import { asking, useAsked } from '../../season/useOfRevision';
 
 export const askTrays = (season: number, setup: string) =>
   asking(['trays', season, setup], () =>
-    answered(client.GET('/api/seasons/{season}/setups/{setup}/trays', { params: { path: { season, setup } } })),
+    answered(
+      client.GET('/api/seasons/{season}/setups/{setup}/trays', {
+        params: { path: { season, setup }, query: { on: today() } },
+      }),
+    ),
   );
 
 export const useTrays = (season: number, setup: string, revision: number) => useAsked(askTrays(season, setup), revision);

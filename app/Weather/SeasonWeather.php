@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Weather;
+
+use App\Devices\Readings;
+use App\Models\Device;
+use App\Models\WeatherPlace;
+use App\Seasons\KeptSeason;
+use JollyPenny\Core\Living\Devices\DeviceKind;
+use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Weather\SeenFrom;
+use JollyPenny\Core\Living\Weather\WeatherBook;
+use JollyPenny\Core\Living\Weather\WeatherNow;
+use JollyPenny\Core\Plan\Books\SetupBooks;
+use JollyPenny\Core\Season\Day;
+
+/** A season's weather as its jobs, trays and calendar need it: that of its own year, with what thermometers on the bench say. */
+final readonly class SeasonWeather
+{
+    /**
+     * @param  SetupBooks  $books  as they go on from what was sown
+     * @param  ?string  $today  the gardener's own day; where the season is long over or far ahead, the last day that something was written down
+     * @return ?WeatherNow null where the garden knows no weather
+     */
+    public static function of(KeptSeason $kept, SetupBooks $books, LogBook $log, ?string $today): ?WeatherNow
+    {
+        if ($today === null) {
+            return null;
+        }
+        $place = WeatherPlace::ofSeason($kept->model);
+        if ($place === null) {
+            return null;
+        }
+        $day = SeenFrom::day($books, $log, Day::parse($today));
+
+        return self::at(WeatherDays::book($place, $kept->file->year - 1), $kept, $books, $log, $day);
+    }
+
+    public static function at(WeatherBook $book, KeptSeason $kept, SetupBooks $books, LogBook $log, Day $day): WeatherNow
+    {
+        $read = ['mats' => [], 'places' => []];
+        /** @var Device $device */
+        foreach (Device::query()->where('season_id', $kept->model->id)->where('kind', '<>', DeviceKind::Meter)->orderBy('id')->get() as $device) {
+            $read[$device->list][$device->thing] ??= Readings::dailyMeans($device, $day);
+        }
+
+        return new WeatherNow($books, $log, $book, $day->number, $read['mats'], $read['places']);
+    }
+}
