@@ -38,6 +38,8 @@ final readonly class GoingOut
      * @param  GoingOutDay  $best  costs least; of several the earliest
      * @param  GoingOutDay  $best_covered  costs least with a cover, its price in it
      * @param  float  $cover_worth  what a cover saves at its best day, before its own price; below 0 it saves nothing
+     * @param  list<array{path: non-empty-list<string>, to: int}>  $edits  that plan the best day
+     * @param  list<array{path: non-empty-list<string>, to: int}>  $edits_covered  that plan the best day with a cover
      * @param  int  $years  of weather behind the chance; 0 where it is the season's own frost and spread
      */
     private function __construct(
@@ -47,6 +49,8 @@ final readonly class GoingOut
         public GoingOutDay $best,
         public GoingOutDay $best_covered,
         public float $cover_worth,
+        public array $edits,
+        public array $edits_covered,
         public int $years,
     ) {
     }
@@ -82,7 +86,7 @@ final readonly class GoingOut
         $covered = self::cheapest($days, fn (GoingOutDay $day): float => $day->waiting + $day->covered);
 
         return new self(array_map(fn (CropPlan $plan): string => $plan->crop->id, $plans), array_sum(array_map(fn (Threat $one): float => $one->buyAnew, $threats)),
-            $days, $best, $covered, $best->waiting + $best->frost - $covered->waiting - $covered->covered + $coverPrice, $threats[0]->years());
+            $days, $best, $covered, $best->waiting + $best->frost - $covered->waiting - $covered->covered + $coverPrice, self::edits($plans, $best->shift), self::edits($plans, $covered->shift), $threats[0]->years());
     }
 
     /** @param  list<string>  $crops */
@@ -121,6 +125,16 @@ final readonly class GoingOut
         }
 
         return array_map(fn (float $cost): float => $cost - $waiting[0], $waiting);
+    }
+
+    /**
+     * @param  list<CropPlan>  $plans
+     * @return list<array{path: non-empty-list<string>, to: int}>
+     */
+    private static function edits(array $plans, int $shift): array
+    {
+        return $shift === 0 ? [] : array_map(fn (CropPlan $plan): array => ['path' => ['crops', $plan->crop->id, 'plant_out_offset_days'],
+            'to' => $plan->crop->plantOutOffsetDays + $shift], $plans);
     }
 
     /** @param  non-empty-array<int, float>  $knots */

@@ -102,6 +102,7 @@ final readonly class Frosts
         $place = ($all - 1) / 2 - ($isLast ? $none : 0);
         [$low, $high] = [max(0, (int) floor($place)), max(0, (int) ceil($place))];
 
-        return (int) round(($days[min($low, count($days) - 1)] + $days[min($high, count($days) - 1)]) / 2);
+        // Between two days the later, on the safe side.
+        return (int) ceil(($days[min($low, count($days) - 1)] + $days[min($high, count($days) - 1)]) / 2);
     }
 }

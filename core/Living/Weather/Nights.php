@@ -7,13 +7,13 @@ namespace JollyPenny\Core\Living\Weather;
 use JollyPenny\Core\Plan\Germination\NormalDistribution;
 use JollyPenny\Core\Season\Day;
 
-/** Evening after evening, what may not stay out: called whenever the chance of a night too cold for it is above three in twenty. */
+/** Evening after evening, what may not stay out: called whenever the chance of a night too cold for it is above one in ten. */
 final readonly class Nights
 {
     /**
-     * Above this chance it is not left to luck. A rule of ours: of the nights that are too cold one in twenty-five comes unsaid then,
-     * and three calls of five are right (docs/weather.md). */
-    public const CHANCE = 0.15;
+     * Above this chance it is not left to luck. A rule of ours: of the nights that are too cold fewer than one in
+     * twenty come unsaid then, and more than half of the calls are right (docs/weather.md). */
+    public const CHANCE = 0.1;
 
     /** A fleece over the plants keeps off so much. Common practice, no source. */
     public const COVER_C = 2.5;

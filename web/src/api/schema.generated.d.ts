@@ -4926,6 +4926,16 @@ export interface components {
             best_covered: components["schemas"]["GoingOutDay"];
             /** @description what a cover saves at its best day, before its own price; below 0 it saves nothing */
             cover_worth: number;
+            /** @description that plan the best day */
+            edits: {
+                path: string[];
+                to: number;
+            }[];
+            /** @description that plan the best day with a cover */
+            edits_covered: {
+                path: string[];
+                to: number;
+            }[];
             /** @description of weather behind the chance; 0 where it is the season's own frost and spread */
             years: number;
         };

@@ -84,3 +84,4 @@ export type WeatherKept = Shapes['WeatherKept'];
 export type Frosts = Shapes['Frosts'];
 export type Night = Shapes['Night'];
 export type Due = Shapes['Due'];
+export type GoingOut = Shapes['GoingOut'];

@@ -5,6 +5,7 @@ import type { OnScreen } from '../../season/SeasonContext';
 import { today, weekdayAnd } from '../../words/dates';
 import { DuePart } from './DuePart';
 import { FrostPart } from './FrostPart';
+import { GoingOutPart } from './GoingOutPart';
 import { NightsPart } from './NightsPart';
 import { SourcesPart } from './SourcesPart';
 import { useWeather } from './useWeather';
@@ -47,6 +48,7 @@ function Weather({ shown }: { shown: OnScreen }) {
       {data.place !== null && <NightsPart weather={data} us={us} season={id} />}
       {data.due.length > 0 && <DuePart due={data.due} season={season} us={us} />}
       {data.place !== null && <FrostPart shown={shown} weather={data} us={us} />}
+      <GoingOutPart shown={shown} us={us} />
       <SourcesPart season={id} weather={data} us={us} />
     </div>
   );
