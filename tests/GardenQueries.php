@@ -25,6 +25,9 @@ final class GardenQueries
         'calendar_feeds' => ['season_id', 'token', 'id'],
         'devices' => ['season_id', 'token', 'id'],
         'readings' => ['device_id'],
+        'weather_places' => ['user_id', 'id'],
+        'weather_years' => ['weather_place_id'],
+        'weather_forecasts' => ['weather_place_id'],
         'prices' => ['user_id', 'id'],
         'shed_items' => ['user_id', 'id'],
     ];

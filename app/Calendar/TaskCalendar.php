@@ -6,17 +6,26 @@ namespace App\Calendar;
 
 use App\Models\LogRow;
 use App\Seasons\KeptSeason;
-use JollyPenny\Core\Living\Tasks\Task;
+use App\Weather\SeasonWeather;
+use JollyPenny\Core\Living\Log\TaskKind;
+use JollyPenny\Core\Living\Tasks\EveningJobs;
+use JollyPenny\Core\Living\Tasks\Job;
 use JollyPenny\Core\Living\Tasks\Tasks;
 use JollyPenny\Core\Season\Setup;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 
-/** A set-up's tasks as iCalendar: an all-day event each, under an id that stays, so that reading it again updates and never doubles. */
+/**
+ * A set-up's tasks as iCalendar: an all-day event each, under an id that stays, so that reading it again updates and never doubles. Evenings
+ * on which plants must come in have an hour.
+ */
 final readonly class TaskCalendar
 {
     /** Calendar programs are asked to look again twice a day. */
     private const REFRESH = 'PT12H';
+
+    /** Before dusk in spring, by the clock of whoever reads it. */
+    private const EVENING = ['T180000', 'T183000'];
 
     /** Every crop's task by itself: one said for several crops would need a new id whenever a crop joins, and double. */
     public static function text(KeptSeason $kept, Setup $setup): string
@@ -31,27 +40,41 @@ final readonly class TaskCalendar
         if (isset($calendar->{'REFRESH-INTERVAL'})) {
             $calendar->{'REFRESH-INTERVAL'}['VALUE'] = 'DURATION';
         }
-        $stamp = ($kept->model->updated_at ?? now())->utc()->format('Ymd\THis\Z');
-        foreach ((new Tasks($kept->lived($setup, LogRow::book($kept->model->id))))->all() as $task) {
-            self::add($calendar, $task, $kept, $setup, $stamp);
+        $log = LogRow::book($kept->model->id);
+        $books = $kept->lived($setup, $log);
+        $weather = SeasonWeather::of($kept, $books, $log, now()->format('Y-m-d'));
+        foreach ((new Tasks($books, out: $weather?->movedOut() ?? []))->all() as $task) {
+            $event = self::add($calendar, $kept, $setup, $task->id, $task->words, $task->kind);
+            // All day, in no time zone: a day in the garden is a day. The end is the day after.
+            $event->add('DTSTART', str_replace('-', '', $task->date), ['VALUE' => 'DATE']);
+            $event->add('DTEND', gmdate('Ymd', (int) strtotime("{$task->date} +1 day UTC")), ['VALUE' => 'DATE']);
+        }
+        foreach ($weather === null ? [] : (new EveningJobs($weather, $kept->file->units))->all() as $job) {
+            self::evening($calendar, $kept, $setup, $job);
         }
 
         return $calendar->serialize();
     }
 
-    private static function add(VCalendar $calendar, Task $task, KeptSeason $kept, Setup $setup, string $stamp): void
+    private static function evening(VCalendar $calendar, KeptSeason $kept, Setup $setup, Job $job): void
     {
-        /** @var VEvent $event */
-        $event = $calendar->add('VEVENT', [
-            'UID' => "{$kept->model->id}-{$setup->id}-{$task->id}@jolly-penny",
-            'DTSTAMP' => $stamp,
+        $event = self::add($calendar, $kept, $setup, $job->id, $job->words, $job->kind);
+        $event->add('DESCRIPTION', (string) $job->detail);
+        $day = str_replace('-', '', $job->date);
+        $event->add('DTSTART', $day.self::EVENING[0]);
+        $event->add('DTEND', $day.self::EVENING[1]);
+    }
+
+    private static function add(VCalendar $calendar, KeptSeason $kept, Setup $setup, string $id, string $words, TaskKind $kind): VEvent
+    {
+        /** @var VEvent */
+        return $calendar->add('VEVENT', [
+            'UID' => "{$kept->model->id}-{$setup->id}-{$id}@jolly-penny",
+            'DTSTAMP' => ($kept->model->updated_at ?? now())->utc()->format('Ymd\THis\Z'),
             'SEQUENCE' => $kept->model->revision,
-            'SUMMARY' => $task->words,
-            'CATEGORIES' => $task->kind->value,
+            'SUMMARY' => $words,
+            'CATEGORIES' => $kind->value,
             'TRANSP' => 'TRANSPARENT',
         ]);
-        // All day, in no time zone: a day in the garden is a day. The end is the day after.
-        $event->add('DTSTART', str_replace('-', '', $task->date), ['VALUE' => 'DATE']);
-        $event->add('DTEND', gmdate('Ymd', (int) strtotime("{$task->date} +1 day UTC")), ['VALUE' => 'DATE']);
     }
 }

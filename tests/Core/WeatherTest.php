@@ -70,8 +70,8 @@ function weathered(int $seed, string $from = '2013-01-01'): array
     $season = Seasons::read($file);
     $today = dayOf('2027-04-10') + $seed % 60;
     $made = new SimulatedWeather($season->places[3]->tempC, dayOf($from), $today + 7, $seed, 14.0 + $seed % 6, colderC: ($seed % 3) - 1.0);
-    // Thermometers fail, and forecasts are missed.
-    $measured = array_filter($made->days, fn (int $day): bool => $day <= $today && ($day * 7 + $seed) % 19 !== 0, ARRAY_FILTER_USE_KEY);
+    // Thermometers fail, and forecasts are missed; what is measured after today is not known today.
+    $measured = array_filter($made->days, fn (int $day): bool => ($day * 7 + $seed) % 19 !== 0, ARRAY_FILTER_USE_KEY);
     $forecasts = array_filter($made->forecasts(dayOf('2027-03-01'), $today), fn (int $day): bool => ($day + $seed) % 6 !== 0, ARRAY_FILTER_USE_KEY);
     $book = new WeatherBook($measured, $forecasts);
     $plainForecasts = [];
@@ -263,11 +263,11 @@ it('learns how far the forecast is off in this garden, and forgets what it could
     $book = new WeatherBook($measured, $forecasts);
     $after = ForecastTrust::of($book, dayOf('2027-05-31'));
     // Sixty nights of three degrees: 180 / 70, and what that leaves unexplained.
-    expect($after->nights)->toBe(60)->and($after->colderC)->toBeNear(180 / 70)
-        ->and($after->spreadC)->toBeNear(sqrt((40 + 60 * (3 - 180 / 70) ** 2) / 70))
+    expect($after->nights)->toBe(60)->and($after->colder_c)->toBeNear(180 / 70)
+        ->and($after->spread_c)->toBeNear(sqrt((40 + 60 * (3 - 180 / 70) ** 2) / 70))
         ->and(ForecastTrust::of($book, dayOf('2027-04-01'))->nights)->toBe(0)
         ->and(ForecastTrust::of($book, dayOf('2027-04-02'))->nights)->toBe(1)
-        ->and(ForecastTrust::fresh()->spreadC)->toBe(2.0);
+        ->and(ForecastTrust::fresh()->spread_c)->toBe(2.0);
 });
 
 it('brings in what is not hardened off, covers what is planted, and says of what it is and why', function () {
@@ -303,6 +303,25 @@ it('brings in what is not hardened off, covers what is planted, and says of what
     // Lost or given away, there is nothing to bring in.
     expect($tonight('2027-05-28', -4.0, [$sown, ['2027-04-20', 'up', ['crop' => 'copper-kettle', 'count' => 8]],
         ['2027-05-20', 'lost', ['crop' => 'copper-kettle', 'count' => 8, 'cause' => 'frozen']]])[0])->toBeNull();
+});
+
+it('leaves out in a warmer place what would have to come in from the open', function () {
+    $file = Seasons::demo();
+    $file['places'][] = ['id' => 'tunnel', 'name' => 'Tunnel', 'outdoors' => true, 'temp_c' => array_map(fn ($t) => $t + 3.5, $file['places'][3]['temp_c'])];
+    $file['setups'][0]['overrides'] = [...$file['setups'][0]['overrides'], 'glasshouse-bib' => 'jugs'];
+    $jugs = array_search('jugs', array_column($file['methods'], 'id'), true);
+    $called = function (string $place) use ($file, $jugs): array {
+        $file['methods'][$jugs]['stages'][0]['place'] = $file['methods'][$jugs]['stages'][1]['place'] = $place;
+        $season = Seasons::read($file);
+        $books = (new SeasonCosting($season))->books($season->setups[0]);
+        $plan = $books->plans[$books->grown['glasshouse-bib']];
+        $on = $plan->sown->up + 1;
+        // Lettuce that came up outdoors stands −3 °C.
+        $night = (new WeatherNow($books, new LogBook([]), new WeatherBook([], [$on => [$on + 1 => new DayWeather(-3.0, 12.0)]]), $on))->tonight();
+
+        return array_column($night->bring_in ?? [], 'chance', 'crop');
+    };
+    expect($called('yard')['glasshouse-bib'])->toBeNear(0.5)->and($called('tunnel'))->not->toHaveKey('glasshouse-bib');
 });
 
 it('counts how its calls came out, by what was known in the evening', function () {
@@ -403,7 +422,8 @@ it('weighs each day of planting out: waiting as the season costs it, and the ris
             ->and($day->waiting + $day->covered)->toBeGreaterThanOrEqual($out->best_covered->waiting + $out->best_covered->covered - 1e-9)
             ->and($day->covered - 2.0)->toBeLessThanOrEqual($day->frost + 1e-9);
     }
-    expect($out->cover_worth)->toBeNear($out->best->waiting + $out->best->frost - $out->best_covered->waiting - $out->best_covered->covered + 2.0, 1e-9)
+    // At the end of June only the cover's price is left.
+    expect($days[28]->covered)->toBeNear(2.0, 0.001)->and($out->cover_worth)->toBeNear($out->best->waiting + $out->best->frost - $out->best_covered->waiting - $out->best_covered->covered + 2.0, 1e-9)
         ->and($out->edits)->toBe([['path' => ['crops', 'copper-kettle', 'plant_out_offset_days'], 'to' => $crop->plantOutOffsetDays + $out->best->shift]]);
     // What is sown does not grow faster; all that frost kills goes out together; and there must be something to weigh.
     expect(array_column(GoingOut::of($costing, $setup, new WeatherBook, ['copper-kettle'], true)->days, 'shift'))->toBe(range(0, 28))

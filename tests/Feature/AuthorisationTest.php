@@ -24,6 +24,8 @@ const BODIES = [
     'POST /api/seasons/{season}/work' => ['kind' => 'mix', 'setup' => 'bench'],
     'POST /api/seasons/{season}/roll' => ['setup' => 'bench'],
     'PUT /api/seasons/{season}/setups/{setup}/trays' => ['do' => 'keep'],
+    'PUT /api/seasons/{season}/weather' => ['place' => null],
+    'POST /api/weather/{place}/table' => ['table' => 'MjAyNy0wNC0yMSwzLDE1', 'unit' => 'C', 'month_first' => false],
 ];
 
 const QUERIES = [
@@ -31,6 +33,7 @@ const QUERIES = [
     'GET /api/seasons/{season}/years' => '?seasons=3',
     'GET /api/seasons/{season}/setups/{setup}/labels.pdf' => '?sheet=a4_70x36',
     'GET /api/seasons/{season}/setups/{setup}/crops/{crop}/sow-again' => '?on=2027-04-21',
+    'GET /api/seasons/{season}/setups/{setup}/weather' => '?on=2027-04-21',
 ];
 
 /** What is not there is already taken out: said the same of what is another's, whose rows stay. */
@@ -38,6 +41,7 @@ const TAKEN_OUT = ['DELETE /api/prices/{price}' => 204];
 
 /** What is a garden's, by table: each row that is its own, or of a season of its own. */
 const OWNED = ['seasons' => 'user_id', 'works' => 'user_id', 'prices' => 'user_id', 'shed_items' => 'user_id', 'rolls' => 'user_id',
+    'weather_places' => 'user_id',
     'purchases' => 'season_id', 'log_entries' => 'season_id', 'photos' => 'season_id', 'devices' => 'season_id', 'calendar_feeds' => 'season_id',
     'season_changes' => 'season_id'];
 

@@ -34,6 +34,8 @@ final readonly class FullGarden
             'kind' => 'note', 'note' => 'Warm.']]])->assertOk();
         $device = $test->postJson("{$url}/devices", ['name' => 'Meter', 'kind' => 'meter', 'list' => 'lights', 'thing' => 'led'])
             ->assertCreated()->json('id');
+        $place = $test->postJson('/api/weather', ['name' => 'Yard'])->assertCreated()->json('id');
+        $test->postJson("/api/weather/{$place}/table", ['table' => base64_encode("2027-04-20,2,14\n"), 'unit' => 'C', 'month_first' => false])->assertOk();
         $test->putJson("{$url}/setups/bench/feed")->assertOk();
         // Nobody waits here for what it comes to.
         Queue::fake();
@@ -44,7 +46,7 @@ final readonly class FullGarden
         $test->postJson("{$url}/roll", ['setup' => 'bench'])->assertCreated();
         $roll = $test->getJson('/api/shed')->json('rolled.id');
 
-        return new self($user, $season, [...self::OF_THE_DEMO, 'season' => $season->id, 'token' => $token, 'device' => $device,
+        return new self($user, $season, [...self::OF_THE_DEMO, 'season' => $season->id, 'token' => $token, 'device' => $device, 'place' => $place,
             'work' => $work, 'price' => $price, 'item' => $item, 'roll' => $roll]);
     }
 

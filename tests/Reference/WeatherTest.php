@@ -83,6 +83,9 @@ it('wants ten whole years, of which most had a frost', function () {
         // Half of them without: there is no middle to speak of.
         ->and($of(array_replace($ten, array_fill_keys(range(2010, 2014), null)))->median)->toBeNull()
         ->and($of(array_replace($ten, array_fill_keys(range(2010, 2013), null)))->median)->not->toBeNull();
+    // A year of which every other day is missing may have had its frost on one of them.
+    $half = array_map(fn (array $days): array => array_filter($days, fn (int $day): bool => $day % 2 === 0, ARRAY_FILTER_USE_KEY), array_map($year, array_keys($ten), $ten));
+    expect(FrostYears::last(new WeatherBook(array_replace(...$half)), Day::parse('2027-05-15'))->years)->toBe([]);
     // South of the equator spring is in October, and a winter begins in one year and ends in the next.
     $south = [];
     foreach (range(2010, 2021) as $i => $one) {

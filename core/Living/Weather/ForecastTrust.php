@@ -16,11 +16,11 @@ final readonly class ForecastTrust
     private const NIGHTS = 10;
 
     /**
-     * @param  float  $colderC  the garden is so much colder than forecast; below 0 where it is warmer
-     * @param  float  $spreadC  standard deviation besides
+     * @param  float  $colder_c  the garden is so much colder than forecast; below 0 where it is warmer
+     * @param  float  $spread_c  standard deviation besides
      * @param  int  $nights  that stand behind it
      */
-    private function __construct(public float $colderC, public float $spreadC, public int $nights)
+    private function __construct(public float $colder_c, public float $spread_c, public int $nights)
     {
     }
 

@@ -40,12 +40,12 @@ final readonly class Nights
             return null;
         }
         $trust = $this->trustBefore(min($evening, $this->weather->today));
-        $low = $said->low - $trust->colderC;
+        $low = $said->low - $trust->colder_c;
         $measured = $evening < $this->weather->today ? $this->weather->book->measured[$evening + 1] ?? null : null;
         $in = $cover = [];
         $fails = $was = false;
         foreach ($outside as $one) {
-            $chance = NormalDistribution::cumulative(($one->limitC - $low - $one->shelterC) / $trust->spreadC);
+            $chance = NormalDistribution::cumulative(($one->limitC - $low - $one->shelterC) / $trust->spread_c);
             $was = $was || ($measured !== null && $measured->low + $one->shelterC < $one->limitC);
             if ($chance <= self::CHANCE) {
                 continue;
@@ -59,7 +59,7 @@ final readonly class Nights
             }
         }
 
-        return new Night(Day::ofNumber($evening)->format(), $low, $said->low, $measured?->low, $trust->spreadC, $in, $cover, $fails,
+        return new Night(Day::ofNumber($evening)->format(), $low, $said->low, $measured?->low, $trust->spread_c, $in, $cover, $fails,
             self::minutes($in, self::CARRY_MINUTES) + self::minutes($cover, self::COVER_MINUTES), $in !== [] || $cover !== [], $measured === null ? null : $was);
     }
 

@@ -44,6 +44,7 @@ final readonly class Jolly
            bin/jolly advice FILE.json --setup ID                                 every single change, by what it saves
            bin/jolly reckon FILE.json --setup ID                                 what the season came to, by the log in the file
            bin/jolly working FILE.json --setup ID --figure F [--crop ID]         how a figure comes about: per_finished, came_lived, mix …
+           bin/jolly weather FILE.json --setup ID --weather W.json --on DAY      what comes up when, what may not stay out, frost by past years
            bin/jolly simulate-meter --token TOKEN                                posts readings to a running application, as a device would
            bin/jolly simulate-weather --token TOKEN [--seed S] [--cold-snap DAY]  posts a spring's weather, as a station would
     A file named - is standard input.
@@ -53,7 +54,7 @@ final readonly class Jolly
     private const OPTIONS = ['cost' => ['setup'], 'years' => ['seasons', 'price-rise', 'setup'], 'mix' => ['setup'], 'fit' => ['setup'],
         'budget' => ['setup', 'limit', 'seasons', 'for'],
         'simulate' => ['setup', 'runs', 'seed'], 'advice' => ['setup'], 'reckon' => ['setup'],
-        'working' => ['setup', 'figure', 'crop']];
+        'working' => ['setup', 'figure', 'crop'], 'weather' => ['setup', 'weather', 'on']];
 
     /**
      * @param  list<string>  $arguments  after the program's name
@@ -85,6 +86,8 @@ final readonly class Jolly
                 'advice' => self::json((new Savings($season, self::setup($season, $options['setup'] ?? '')))->advice(self::progress($err))),
                 'reckon' => self::json(self::reckoned($season, self::setup($season, $options['setup'] ?? ''))),
                 'working' => self::json(self::working($season, $options)),
+                'weather' => self::json(CliWeather::of($season, self::setup($season, $options['setup'] ?? ''), self::text($options['weather'] ?? ''),
+                    $options['on'] ?? '')),
                 'budget' => self::json(self::budget($season, $options, self::progress($err))),
                 default => self::json(
                     (new SeasonCosting($season))->result(isset($options['setup']) ? self::setup($season, $options['setup'])->id : null),
@@ -120,7 +123,7 @@ final readonly class Jolly
         }
         $needed = ['years' => ['seasons'], 'mix' => ['setup'], 'fit' => ['setup'], 'budget' => ['setup', 'limit'], 'simulate' => ['setup'],
             'advice' => ['setup'],
-            'reckon' => ['setup'], 'working' => ['setup', 'figure']][$arguments[0]] ?? [];
+            'reckon' => ['setup'], 'working' => ['setup', 'figure'], 'weather' => ['setup', 'weather', 'on']][$arguments[0]] ?? [];
 
         return array_diff($needed, array_keys($options)) === [] ? $options : null;
     }

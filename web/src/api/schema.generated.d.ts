@@ -4379,9 +4379,9 @@ export interface components {
          */
         ForecastTrust: {
             /** @description the garden is so much colder than forecast; below 0 where it is warmer */
-            colderC: number;
+            colder_c: number;
             /** @description standard deviation besides */
-            spreadC: number;
+            spread_c: number;
             /** @description that stand behind it */
             nights: number;
         };

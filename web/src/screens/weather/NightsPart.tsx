@@ -18,7 +18,7 @@ export function NightsPart({
   season: number;
 }) {
   const quiet = nights.slice(1).filter((night) => !night.is_cold);
-  const colder = Math.abs(trust.colderC) >= 0.5;
+  const colder = Math.abs(trust.colder_c) >= 0.5;
   return (
     <section aria-labelledby="nights-title" data-part="nights">
       <h2 id="nights-title">Evenings</h2>
@@ -66,8 +66,8 @@ export function NightsPart({
       {trust.nights > 0 && (
         <p className="quiet" data-part="trust">
           {colder
-            ? `Your nights are mostly ${apart(Math.abs(trust.colderC), us)} ${trust.colderC > 0 ? 'colder' : 'warmer'} than forecast, and stray by ${apart(trust.spreadC, us)} besides`
-            : `Your nights stray from the forecast by ${apart(trust.spreadC, us)}`}
+            ? `Your nights are mostly ${apart(Math.abs(trust.colder_c), us)} ${trust.colder_c > 0 ? 'colder' : 'warmer'} than forecast, and stray by ${apart(trust.spread_c, us)} besides`
+            : `Your nights stray from the forecast by ${apart(trust.spread_c, us)}`}
           , by {trust.nights} {plural(trust.nights, 'night')} of yours. Both are reckoned with.
         </p>
       )}
