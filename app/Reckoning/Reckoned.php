@@ -7,12 +7,15 @@ namespace App\Reckoning;
 use App\Devices\DeviceReports;
 use App\Models\LogRow;
 use App\Models\Purchase;
+use App\Models\WeatherPlace;
 use App\Seasons\KeptSeason;
+use App\Weather\WeatherDays;
 use JollyPenny\Core\Living\Log\LogBook;
 use JollyPenny\Core\Living\Reckoning\Beliefs;
 use JollyPenny\Core\Living\Reckoning\CameTo;
 use JollyPenny\Core\Living\Reckoning\EndOfSeason;
 use JollyPenny\Core\Living\Reckoning\Reckoning;
+use JollyPenny\Core\Living\Weather\WeatherBook;
 use JollyPenny\Core\Season\Setup;
 
 /** A kept season's reckoning: by its log, its purchases and what its devices measured. */
@@ -37,7 +40,10 @@ final readonly class Reckoned
 
     public function beliefs(): Beliefs
     {
-        return new Beliefs($this->kept->costing->books($this->setup), $this->log, $this->measured);
+        $place = WeatherPlace::ofSeason($this->kept->model);
+
+        return new Beliefs($this->kept->costing->books($this->setup), $this->log, $this->measured,
+            $place === null ? new WeatherBook : WeatherDays::book($place));
     }
 
     public function end(): EndOfSeason

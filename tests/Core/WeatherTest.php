@@ -5,6 +5,7 @@ declare(strict_types=1);
 use JollyPenny\Core\Deciding\Advising\FrostOffer;
 use JollyPenny\Core\Deciding\GoingOut\GoingOut;
 use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Reckoning\OpenAirBelief;
 use JollyPenny\Core\Living\State\LivedSeason;
 use JollyPenny\Core\Living\Tasks\Job;
 use JollyPenny\Core\Living\Tasks\Jobs;
@@ -450,4 +451,25 @@ it('looks at a season from today, and at one that is far away from the last day 
     $seen = fn (string $today, LogBook $log): string => SeenFrom::day($books, $log, Day::parse($today))->format();
     expect($seen('2027-05-10', $log))->toBe('2027-05-10')->and($seen('2026-06-01', $log))->toBe('2027-05-02')->and($seen('2029-06-01', $log))->toBe('2027-05-02')
         ->and($seen('2026-06-01', new LogBook([])))->toBe('2027-02-18');
+});
+
+it('believes next year what was measured, month by month, beside what was planned', function () {
+    $file = Seasons::demo();
+    $file['places'][] = ['id' => 'tunnel', 'name' => 'Tunnel', 'outdoors' => true, 'temp_c' => array_map(fn ($t) => $t + 3.5, $file['places'][3]['temp_c'])];
+    $season = Seasons::read($file);
+    $yard = $season->places[3];
+    $measured = [];
+    // Every May day of nine years was 3 °C warmer than planned; nothing else was measured.
+    foreach (range(2018, 2026) as $year) {
+        foreach (range(dayOf("{$year}-05-01"), dayOf("{$year}-05-31")) as $day) {
+            $measured[$day] = new DayWeather($yard->airOn($day) - 4.0, $yard->airOn($day) + 10.0);
+        }
+    }
+    [$belief] = OpenAirBelief::of($season, new WeatherBook($measured));
+    $moved = round(3.0 * 279 / (279 + 90), 1);
+    expect($belief->of)->toBe(279)->and($belief->edits[0]['path'])->toBe(['places', 'yard', 'temp_c'])
+        ->and($belief->edits[0]['to'])->toEqual([...array_slice($yard->tempC, 0, 4), $yard->tempC[4] + $moved, ...array_slice($yard->tempC, 5)])
+        ->and($belief->edits[1]['to'][4])->toBeNear($season->places[4]->tempC[4] + $moved)->and($belief->believed - $belief->planned)->toBeNear($moved / 12, 1e-9);
+    // As planned, or too few days: nothing to believe anew.
+    expect(OpenAirBelief::of($season, new WeatherBook(array_slice($measured, 0, 59, true))))->toBe([])->and(OpenAirBelief::of($season, new WeatherBook))->toBe([]);
 });

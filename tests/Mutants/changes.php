@@ -1800,4 +1800,11 @@ return [
         'return WeatherPlace::query()->findOrFail($id);',
         'tests/Feature/WeatherTest.php',
     ],
+    [
+        'what was measured counts alone',
+        'core/Living/Reckoning/OpenAirBelief.php',
+        'round($sum / (self::PLAN_DAYS + $n), 1)',
+        'round($sum / max(1, $n), 1)',
+        'tests/Core/WeatherTest.php',
+    ],
 ];

@@ -8,7 +8,7 @@ namespace JollyPenny\Core\Living\Reckoning;
 final readonly class Belief
 {
     /**
-     * @param  string  $key  germination, survival, luck, minutes, life or measured
+     * @param  string  $key  germination, survival, luck, minutes, life, measured or weather
      * @param  string  $name  of what
      * @param  ?float  $counted  null where it was measured only as one value
      * @param  ?array{low: float, high: float}  $planned_range  10 and 90 % points of what was believed before (beta); null of what is no share

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Living\Reckoning;
 
 use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Weather\WeatherBook;
 use JollyPenny\Core\Plan\Books\SetupBooks;
 use JollyPenny\Core\Plan\Planning\CropPlan;
 use JollyPenny\Core\Season\Crops\Method;
@@ -32,7 +33,7 @@ final readonly class Beliefs
     private const MOST = 0.999;
 
     /** @param  list<array{path: non-empty-list<string>, name: string, now: float, real: float}>  $measured  by devices */
-    public function __construct(private SetupBooks $books, private LogBook $log, private array $measured)
+    public function __construct(private SetupBooks $books, private LogBook $log, private array $measured, private WeatherBook $weather = new WeatherBook)
     {
     }
 
@@ -41,7 +42,8 @@ final readonly class Beliefs
     {
         return [...$this->germination(), ...$this->survival(), ...$this->luck(), ...(new EndOfSeason($this->books, $this->log))->beliefs(),
             ...array_map(fn (array $one): Belief => new Belief('measured', implode('.', $one['path']), $one['name'], $one['now'], $one['real'],
-                $one['real'], null, null, 0.0, 0, 0.0, [['path' => $one['path'], 'to' => $one['real']]]), $this->measured)];
+                $one['real'], null, null, 0.0, 0, 0.0, [['path' => $one['path'], 'to' => $one['real']]]), $this->measured),
+            ...OpenAirBelief::of($this->books->season(), $this->weather)];
     }
 
     /** @return list<Belief> by lot */

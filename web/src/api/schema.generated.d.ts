@@ -3450,7 +3450,7 @@ export interface components {
         };
         /** @description A rate as it was planned, as it was counted, and as it is believed from now on. *\/ */
         Belief: {
-            /** @description germination, survival, luck, minutes, life or measured */
+            /** @description germination, survival, luck, minutes, life, measured or weather */
             key: string;
             id: string;
             /** @description of what */

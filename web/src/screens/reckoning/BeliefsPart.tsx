@@ -101,6 +101,12 @@ export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: 
           <label>
             {box(one)} {one.name}: {measured(one, one.believed, us)}, planned {measured(one, one.planned, us)}
           </label>
+          {one.key === 'weather' && (
+            <small className="quiet">
+              {' '}
+              {one.of.toLocaleString('en')} days counted beside {Math.round(one.weight)} by the plan, month by month
+            </small>
+          )}
         </p>
       ))}
       {beliefs.length > 0 && (
