@@ -77,7 +77,7 @@ it('shows over-full days with what crowds and what would relieve them, each with
     $row = $this->getJson("/api/seasons/{$season->id}?setup=blocks")->json('season.setups.3');
     $then = $this->patchJson("/api/seasons/{$season->id}", [
         'changes' => [
-            ['path' => $relief['change']['path'], 'from' => $row['overrides'][$relief['crop']] ?? null, 'to' => $relief['change']['to']],
+            ['path' => $relief['edits'][0]['path'], 'from' => $row['overrides'][$relief['crop']] ?? null, 'to' => $relief['edits'][0]['to']],
         ],
         'setup' => 'blocks',
     ])

@@ -1807,4 +1807,25 @@ return [
         'round($sum / max(1, $n), 1)',
         'tests/Core/WeatherTest.php',
     ],
+    [
+        'moved before it is warm enough',
+        'core/Deciding/Choosing/Moves.php',
+        '$place->airOn($from - 1) >= $least',
+        '$place->airOn($from - 1) <= $least + 99.0',
+        'tests/Core/MovesTest.php',
+    ],
+    [
+        'a parted stage is longer than before',
+        'core/Deciding/Choosing/Moves.php',
+        'days: $days - $stage->extraDays',
+        'days: $days + 1 - $stage->extraDays',
+        'tests/Core/MovesTest.php',
+    ],
+    [
+        'the lamp comes along to another place',
+        'core/Deciding/Choosing/Moves.php',
+        'place: $place->id, light: false, mat: false',
+        'place: $place->id, mat: false',
+        'tests/Core/MovesTest.php',
+    ],
 ];

@@ -17,7 +17,7 @@ enum AdviceGroup: string
     {
         return match ($kind) {
             'method', 'seed_fewer', 'share_packet' => self::WasteLess,
-            'week_later', 'week_earlier', 'second_batch', 'half_bought', 'buy' => self::MoreRoom,
+            'week_later', 'week_earlier', 'second_batch', 'half_bought', 'buy', 'move' => self::MoreRoom,
             'drop' => self::SellOrShare,
             default => self::BuyLess,
         };

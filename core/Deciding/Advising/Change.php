@@ -11,7 +11,7 @@ final readonly class Change
 
     /**
      * @param  string  $kind  method, buy, drop, hour, lamp_out, mat_out, seed_fewer, mix, cell, week_later, week_earlier, own_seed,
-     *                        share_packet, packet, pack, half_bought or second_batch
+     *                        share_packet, packet, pack, half_bought, second_batch or move
      * @param  ?string  $crop  id, of what concerns one crop
      * @param  string  $words  what to do; SOWING_DAY stands for the day on which the crop is then sown
      * @param  list<array{path: non-empty-list<string|int>, to: mixed}>  $edits  of the season, taken together

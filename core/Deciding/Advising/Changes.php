@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Deciding\Advising;
 
 use Generator;
+use JollyPenny\Core\Deciding\Choosing\Moves;
 use JollyPenny\Core\Plan\Books\SetupBooks;
 use JollyPenny\Core\Plan\Energy\DailyTariff;
 use JollyPenny\Core\Plan\Planning\CropPlan;
 use JollyPenny\Core\Season\Crops\Anchor;
 use JollyPenny\Core\Season\Crops\Crop;
 use JollyPenny\Core\Season\Crops\Method;
+use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\File\SeasonWriter;
 use JollyPenny\Core\Season\Season;
 use JollyPenny\Core\Season\Setup;
 use JollyPenny\Core\Season\Things\Leftover;
+use JollyPenny\Core\Season\UnitSystem;
 use stdClass;
 
 /** Every single change that a season allows in one of its set-ups. */
@@ -45,6 +48,7 @@ final readonly class Changes
         foreach ($this->season->crops as $crop) {
             yield from $this->ways($crop);
             yield from $this->ofCrop($crop);
+            yield from $this->places($crop);
         }
         yield from $this->packets();
         yield from (new PackChanges($this->books))->all();
@@ -67,6 +71,15 @@ final readonly class Changes
         }
         if ($now !== Setup::NURSERY && $this->books->index->isSold($crop)) {
             yield new Change('buy', $crop->id, "Buy {$this->name($crop)}, {$crop->wanted} at the nursery", [$this->override($crop->id, Setup::NURSERY)]);
+        }
+    }
+
+    /** @return Generator<Change> part of its time in another place */
+    private function places(Crop $crop): Generator
+    {
+        $format = $this->season->units === UnitSystem::Us ? 'F j' : 'j F';
+        foreach ((new Moves($this->books))->of($crop->id) as $move) {
+            yield new Change('move', $crop->id, "Move {$move->name} to {$move->place} on ".gmdate($format, 86400 * Day::parse($move->on)->number), $move->edits);
         }
     }
 

@@ -8,12 +8,15 @@ namespace JollyPenny\Core\Deciding\Choosing;
 final readonly class Relief
 {
     /**
-     * @param  string  $kind  later (sown later), earlier (planted out earlier) or smaller (another method that takes less room)
+     * @param  string  $kind  later (sown later), earlier (planted out earlier), smaller (another method that takes less room) or
+     *     move (part of its time in another place)
      * @param  ?int  $days  by how many it is later or earlier
      * @param  ?string  $method  the other method
      * @param  float  $cost  money more, to fill the list
      * @param  int  $crowded_days  left
-     * @param  array{path: list<string>, to: string|int}  $change
+     * @param  list<array{path: list<string|int>, to: mixed}>  $edits
+     * @param  ?string  $place  the other place's name
+     * @param  ?string  $on  day on which it moves there, year-month-day
      */
     public function __construct(
         public string $kind,
@@ -22,7 +25,9 @@ final readonly class Relief
         public ?string $method,
         public float $cost,
         public int $crowded_days,
-        public array $change,
+        public array $edits,
+        public ?string $place = null,
+        public ?string $on = null,
     ) {
     }
 }

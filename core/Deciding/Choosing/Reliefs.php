@@ -36,50 +36,72 @@ final readonly class Reliefs
             if (! in_array($crop->id, $crowding, true)) {
                 continue;
             }
-            foreach ($this->offsets($crop, $books) as $by) {
-                $offset = $crop->plantOutOffsetDays + $by;
-                $moved = new SeasonCosting($this->season->withCrop($crop->with(plantOutOffsetDays: $offset)));
-                $then = $moved->books($setup);
-                $reliefs[] = ! $soundness->isSound($then) ? null : self::relief(
-                    $now,
-                    SetupTotals::of($then),
-                    $by > 0 ? 'later' : 'earlier',
-                    $crop->id,
-                    abs($by),
-                    ['path' => ['crops', $crop->id, 'plant_out_offset_days'], 'to' => $offset],
-                );
-            }
-            foreach ($this->season->methods as $method) {
-                if ($method->id !== $setup->methodFor($crop->id)) {
-                    $then = $costing->books($setup->raising($crop->id, $method->id));
-                    $reliefs[] = ! $soundness->isSound($then) ? null : self::relief($now, SetupTotals::of($then), 'smaller', $crop->id, null, [
-                        'path' => ['setups', $setup->id, 'overrides', $crop->id],
-                        'to' => $method->id,
-                    ]);
-                }
-            }
+            array_push($reliefs, ...$this->otherDays($crop, $setup, $books, $now, $soundness), ...$this->otherMethods($crop, $setup, $costing, $now, $soundness),
+                ...$this->otherPlaces($crop, $setup, $books, $now, $soundness));
         }
-        $reliefs = array_values(array_filter($reliefs));
         usort($reliefs, fn (Relief $a, Relief $b): int => [$a->crowded_days, $a->cost] <=> [$b->crowded_days, $b->cost]);
 
-        return array_slice($reliefs, 0, self::MOST);
+        // Of one crop the best of its kind: five ways to sow the same are one answer.
+        $best = [];
+        foreach ($reliefs as $relief) {
+            $best["{$relief->kind} {$relief->crop}"] ??= $relief;
+        }
+
+        return array_slice(array_values($best), 0, self::MOST);
     }
 
-    /** @param  array{path: list<string>, to: string|int}  $change */
-    private static function relief(SetupTotals $now, SetupTotals $then, string $kind, string $crop, ?int $days, array $change): ?Relief
+    /** @return list<Relief> */
+    private function otherDays(Crop $crop, Setup $setup, SetupBooks $books, SetupTotals $now, Soundness $soundness): array
     {
-        // What loses a crop is no relief.
-        return $then->crowdedDays < $now->crowdedDays && $then->supplied >= $now->supplied
-            ? new Relief(
-                $kind,
-                $crop,
-                $days,
-                $days === null ? (string) $change['to'] : null,
-                $then->fillCost - $now->fillCost,
-                $then->crowdedDays,
-                $change,
-            )
-            : null;
+        $reliefs = [];
+        foreach ($this->offsets($crop, $books) as $by) {
+            $offset = $crop->plantOutOffsetDays + $by;
+            $then = (new SeasonCosting($this->season->withCrop($crop->with(plantOutOffsetDays: $offset))))->books($setup);
+            $totals = self::relieves($then, $now, $soundness);
+            $totals === null ?: $reliefs[] = new Relief($by > 0 ? 'later' : 'earlier', $crop->id, abs($by), null, $totals->fillCost - $now->fillCost,
+                $totals->crowdedDays, [['path' => ['crops', $crop->id, 'plant_out_offset_days'], 'to' => $offset]]);
+        }
+
+        return $reliefs;
+    }
+
+    /** @return list<Relief> */
+    private function otherMethods(Crop $crop, Setup $setup, SeasonCosting $costing, SetupTotals $now, Soundness $soundness): array
+    {
+        $reliefs = [];
+        foreach ($this->season->methods as $method) {
+            $totals = $method->id === $setup->methodFor($crop->id) ? null
+                : self::relieves($costing->books($setup->raising($crop->id, $method->id)), $now, $soundness);
+            $totals === null ?: $reliefs[] = new Relief('smaller', $crop->id, null, $method->id, $totals->fillCost - $now->fillCost, $totals->crowdedDays,
+                [['path' => ['setups', $setup->id, 'overrides', $crop->id], 'to' => $method->id]]);
+        }
+
+        return $reliefs;
+    }
+
+    /** @return list<Relief> */
+    private function otherPlaces(Crop $crop, Setup $setup, SetupBooks $books, SetupTotals $now, Soundness $soundness): array
+    {
+        $reliefs = [];
+        foreach ((new Moves($books))->of($crop->id) as $move) {
+            $then = (new SeasonCosting($move->season))->books($setup->raising($crop->id, $move->method));
+            $totals = self::relieves($then, $now, $soundness);
+            $totals === null ?: $reliefs[] = new Relief('move', $crop->id, null, null, $totals->fillCost - $now->fillCost, $totals->crowdedDays, $move->edits,
+                $move->place, $move->on);
+        }
+
+        return $reliefs;
+    }
+
+    /** What it comes to where it makes room soundly; what loses a crop is no relief. */
+    private static function relieves(SetupBooks $then, SetupTotals $now, Soundness $soundness): ?SetupTotals
+    {
+        if (! $soundness->isSound($then)) {
+            return null;
+        }
+        $totals = SetupTotals::of($then);
+
+        return $totals->crowdedDays < $now->crowdedDays && $totals->supplied >= $now->supplied ? $totals : null;
     }
 
     /** @return list<int> days by which it could go out later; a hardy crop earlier too */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Season\Crops;
 
+use JollyPenny\Core\Season\With;
 use stdClass;
 
 /**
@@ -11,6 +12,8 @@ use stdClass;
  */
 final readonly class Stage
 {
+    use With;
+
     /** Until the seed is up. */
     public const EMERGENCE = 'emergence';
 

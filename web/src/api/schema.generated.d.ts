@@ -2714,7 +2714,10 @@ export interface components {
         };
         /** @description One way to make room on an over-full bench, what it does, and the change of the season that makes it so. *\/ */
         Relief: {
-            /** @description later (sown later), earlier (planted out earlier) or smaller (another method that takes less room) */
+            /**
+             * @description later (sown later), earlier (planted out earlier), smaller (another method that takes less room) or
+             *         move (part of its time in another place)
+             */
             kind: string;
             crop: string;
             /** @description by how many it is later or earlier */
@@ -2725,10 +2728,15 @@ export interface components {
             cost: number;
             /** @description left */
             crowded_days: number;
-            change: {
-                path: string[];
-                to: string | number;
-            };
+            edits: {
+                path: (string | number)[];
+                /** @description any value */
+                to: unknown;
+            }[];
+            /** @description the other place's name */
+            place: string | null;
+            /** @description day on which it moves there, year-month-day */
+            on: string | null;
         };
         Calendar: {
             tasks: components["schemas"]["Job"][];

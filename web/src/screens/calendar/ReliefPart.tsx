@@ -1,6 +1,6 @@
 import type { Calendar } from '../../api/types';
 import { useStore, type OnScreen } from '../../season/SeasonContext';
-import { shortDay } from '../../words/dates';
+import { day, shortDay } from '../../words/dates';
 import { varietyOf } from '../../season/site';
 import { money } from '../../words/money';
 import { plural } from '../../words/sowing';
@@ -21,11 +21,16 @@ export function ReliefPart({ shown: { season }, calendar }: { shown: OnScreen; c
   const runs = calendar.bench.flatMap((place) => place.crowded.map((run) => ({ ...run, place: place.name })));
   if (runs.length === 0) return null;
   const take = (relief: Calendar['relief'][number]) =>
-    store.apply([relief.change], `${relief.method !== null ? 'method' : 'planting out'}, ${name(relief.crop)}`);
+    store.apply(
+      relief.edits,
+      `${relief.place !== null ? 'place' : relief.method !== null ? 'method' : 'planting out'}, ${name(relief.crop)}`,
+    );
   const say = (relief: Calendar['relief'][number]): string =>
-    relief.method !== null
-      ? `${name(relief.crop)}: ${methodName(season, relief.method)}`
-      : `${name(relief.crop)}: ${relief.days} days ${relief.kind === 'later' ? 'later' : 'out earlier'}`;
+    relief.place !== null
+      ? `${name(relief.crop)}: move to ${relief.place} on ${day(relief.on, us)}`
+      : relief.method !== null
+        ? `${name(relief.crop)}: ${methodName(season, relief.method)}`
+        : `${name(relief.crop)}: ${relief.days} days ${relief.kind === 'later' ? 'later' : 'out earlier'}`;
   return (
     <section className={s.relief} data-part="relief" aria-labelledby="relief-title">
       <h2 id="relief-title">Crowded days</h2>
