@@ -33,6 +33,8 @@ use JollyPenny\Core\Living\Trials\TrialResult;
 use JollyPenny\Core\Living\Trials\Trials;
 use JollyPenny\Core\Living\Weather\Due;
 use JollyPenny\Core\Living\Weather\Night;
+use JollyPenny\Core\Plan\Potting\ContainerStay;
+use JollyPenny\Core\Plan\Potting\StandingTime;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\Log\LogEntry;
 use JollyPenny\Core\Season\Setup;
@@ -64,6 +66,8 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  *     facts: array<string, RowFacts>,
  *     // what is sown and not up yet, as the weather has it
  *     due: list<Due>,
+ *     // how long each crop may stand in what it was put into
+ *     stays: list<ContainerStay>,
  *     trials: list<TrialResult>,
  *     photos: list<PhotoLineShape>,
  * }
@@ -146,6 +150,7 @@ final class TrayController
             'sheets' => LabelSheet::all(),
             'facts' => (object) $facts,
             'due' => array_values($weather->due ?? []),
+            'stays' => StandingTime::all($books),
             'trials' => $kept->file->trials === [] ? [] : (new Trials($kept->file, $log, $kept->costing->setup($row)))->results(),
             'photos' => Photo::lines($season),
         ]);

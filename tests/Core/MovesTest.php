@@ -8,8 +8,10 @@ use JollyPenny\Core\Deciding\Choosing\Moves;
 use JollyPenny\Core\Deciding\Choosing\Reliefs;
 use JollyPenny\Core\Living\Log\LogBook;
 use JollyPenny\Core\Living\Tasks\Jobs;
+use JollyPenny\Core\Living\Tasks\Timing;
 use JollyPenny\Core\Plan\Books\BenchDays;
 use JollyPenny\Core\Plan\Books\SetupBooks;
+use JollyPenny\Core\Plan\Potting\StandingTime;
 use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Day;
 use Tests\Seasons;
@@ -100,4 +102,25 @@ it('offers no place that is out of doors, whose light nobody knows, or where it 
         ->and((new Moves($books))->of('autumn-bib'))->toBe([]);
     $words = array_map(fn ($change): string => $change->words, array_filter(iterator_to_array((new Changes($books))->all(), false), fn ($change): bool => $change->kind === 'move'));
     expect(array_values($words))->toContain('Move Sweet Bench to South windowsill on May 10');
+});
+
+it('says how long a plant may stand in its cell or pot, by its litres and what it is', function () {
+    $books = booksOf(Seasons::demo());
+    $stays = [];
+    foreach (StandingTime::all($books) as $stay) {
+        $stays["{$stay->crop} {$stay->stage}"] = $stay;
+    }
+    $plan = $books->plans[$books->grown['copper-kettle']];
+    [$cell, $pot] = [$stays['copper-kettle 0'], $stays['copper-kettle 2']];
+    // From the day it is up until it is potted on, and from there until it goes out; eight times the litres, twice the days.
+    expect($cell->days)->toBe($plan->stages[2]->start - $plan->sown->up)->and($pot->days)->toBe($plan->plantOutOn() - $plan->stages[2]->start)
+        ->and($pot->most / $cell->most)->toBeNear(($plan->stages[2]->container->volumeL / $plan->stages[0]->container->volumeL) ** (1 / 3), 0.03)
+        ->and($cell->until)->toBe(Day::ofNumber($plan->sown->up + $cell->most)->format())->and($cell->too_long)->toBeFalse()
+        // Onions bear to be crowded, and longer than cabbages do in the same cell.
+        ->and($stays['long-day-amber 0']->most)->toBeGreaterThan($stays['stone-button 0']->most);
+    // Sixty seeds in one pot have outgrown it sooner than six; a kit's cells hold no tomato for seven weeks.
+    $thick = array_column(StandingTime::all(booksOf(Seasons::demo(), 'saved')), 'most', 'crop');
+    expect($thick['copper-kettle'])->toBeGreaterThan(10);
+    $notes = array_column((new Timing(booksOf(Seasons::demo(), 'kit')))->notes(), 'words', 'crop');
+    expect($notes['copper-kettle'])->toContain('are good for it')->and($notes)->not->toHaveKey('glasshouse-bib');
 });

@@ -1828,4 +1828,18 @@ return [
         'place: $place->id, mat: false',
         'tests/Core/MovesTest.php',
     ],
+    [
+        'roots that fill a pot as fast as its litres grow',
+        'core/Plan/Potting/StandingTime.php',
+        'POWER = 1 / 3',
+        'POWER = 1 / 2',
+        'tests/Core/MovesTest.php',
+    ],
+    [
+        'a cell counted from the sowing',
+        'core/Plan/Potting/StandingTime.php',
+        '$i === 0 ? $plan->sown->up : $stage->start',
+        '$stage->start',
+        'tests/Core/MovesTest.php',
+    ],
 ];

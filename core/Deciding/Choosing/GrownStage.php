@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Deciding\Choosing;
 
+use JollyPenny\Core\Plan\Potting\ContainerStay;
+
 /** A plant as it stands at the end of one stage of a method. */
 final readonly class GrownStage
 {
@@ -15,6 +17,7 @@ final readonly class GrownStage
      * @param  ?string  $to  day
      * @param  int  $alive_of_hundred  of a hundred that come up, alive at its end
      * @param  int  $alive_bad  the same in a bad season, one in five
+     * @param  ?ContainerStay  $stay  in what is filled for it; null where nothing is, or its volume is not known
      */
     public function __construct(
         public string $stage,
@@ -26,6 +29,7 @@ final readonly class GrownStage
         public ?string $to,
         public int $alive_of_hundred,
         public int $alive_bad,
+        public ?ContainerStay $stay,
     ) {
     }
 }

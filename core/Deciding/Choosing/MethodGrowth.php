@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Deciding\Choosing;
 
+use JollyPenny\Core\Plan\Drafting\SeasonDraft;
+use JollyPenny\Core\Plan\Potting\ContainerStay;
+use JollyPenny\Core\Plan\Potting\StandingTime;
 use JollyPenny\Core\Plan\Results\CropResult;
 use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Plan\Sowing\TwoValues;
+use JollyPenny\Core\Season\Catalogue\Catalogue;
 use JollyPenny\Core\Season\Crops\Crop;
 use JollyPenny\Core\Season\Crops\Method;
 use JollyPenny\Core\Season\Season;
@@ -26,6 +30,7 @@ final readonly class MethodGrowth
         $whole = array_column($this->season->methods, null, 'id')[$method];
         $line = $this->line($this->season, $setup->raising($crop, $method), $crop);
         $bad = $this->badSeason($whole);
+        $stays = $this->stays($setup->raising($crop, $method), $crop);
         $alive = $aliveBad = 1.0;
         foreach ($whole->stages as $i => $stage) {
             $short = $this->season->withMethod($whole->with(stages: array_slice($whole->stages, 0, $i + 1)));
@@ -33,10 +38,20 @@ final readonly class MethodGrowth
             $alive *= $stage->survival;
             $aliveBad *= $stage->survival ** $bad;
             $growth[] = new GrownStage($stage->name, $upTo->per_finished, $upTo->cost, $upTo->hours, $upTo->stages[$i]->sites ?? null,
-                $line->stages[$i]->start ?? null, $line->stages[$i]->end ?? null, (int) round(100 * $alive), (int) round(100 * $aliveBad));
+                $line->stages[$i]->start ?? null, $line->stages[$i]->end ?? null, (int) round(100 * $alive), (int) round(100 * $aliveBad), $stays[$i] ?? null);
         }
 
         return $growth;
+    }
+
+    /** @return array<int, ContainerStay> by stage */
+    private function stays(Setup $setup, string $crop): array
+    {
+        $books = (new SeasonCosting($this->season))->books($setup);
+        $plan = $books->plans[$books->grown[$crop] ?? -1] ?? null;
+        $facts = $plan === null ? null : (new Catalogue)->recognise(SeasonDraft::kinIn($plan->species->meta), $plan->species->name);
+
+        return $plan === null || $facts === null ? [] : array_column(StandingTime::of($plan, $facts->raising), null, 'stage');
     }
 
     private function line(Season $season, Setup $setup, string $crop): CropResult

@@ -7,6 +7,7 @@ namespace JollyPenny\Core\Living\Tasks;
 use JollyPenny\Core\Plan\Books\SetupBooks;
 use JollyPenny\Core\Plan\Drafting\SeasonDraft;
 use JollyPenny\Core\Plan\Planning\CropPlan;
+use JollyPenny\Core\Plan\Potting\StandingTime;
 use JollyPenny\Core\Season\Catalogue\Catalogue;
 use JollyPenny\Core\Season\Catalogue\Raising;
 use JollyPenny\Core\Season\Catalogue\SpeciesFacts;
@@ -33,7 +34,7 @@ final readonly class Timing
         foreach ($this->books->plans as $plan) {
             $species = $this->books->index->species[$plan->lot->species];
             $facts = $this->catalogue->recognise(SeasonDraft::kinIn($species->meta), $species->name);
-            $note = $facts === null || $plan->stages[0]->container === null ? null : $this->note($plan, $facts);
+            $note = $facts === null || $plan->stages[0]->container === null ? null : $this->note($plan, $facts) ?? $this->outgrown($plan, $facts);
             if ($note !== null) {
                 $notes[] = $note;
             }
@@ -66,6 +67,19 @@ final readonly class Timing
             ),
             default => null,
         };
+    }
+
+    /** The first cell or pot in which it stands longer than is good for it. */
+    private function outgrown(CropPlan $plan, SpeciesFacts $facts): ?TimingNote
+    {
+        foreach (StandingTime::of($plan, $facts->raising) as $stay) {
+            if ($stay->too_long) {
+                return new TimingNote($plan->crop->id, 'outgrown', "{$plan->lot->variety} stands {$stay->days} days in {$stay->container}; about {$stay->most}"
+                    .' are good for it. Move it on sooner, or give it more room.');
+            }
+        }
+
+        return null;
     }
 
     private static function isSownWhereItGrows(SpeciesFacts $facts): bool

@@ -2684,7 +2684,7 @@ export interface components {
         /** @description Something about a crop's timing that a gardener would want to know. *\/ */
         TimingNote: {
             crop: string;
-            /** @description too_early, too_late or tap_root */
+            /** @description too_early, too_late, tap_root or outgrown */
             code: string;
             words: string;
         };
@@ -3269,6 +3269,24 @@ export interface components {
             alive_of_hundred: number;
             /** @description the same in a bad season, one in five */
             alive_bad: number;
+            /** @description in what is filled for it; null where nothing is, or its volume is not known */
+            stay: components["schemas"]["ContainerStay"] | null;
+        };
+        /** @description How long a crop stands in one filling of a container, and how long it may before it has outgrown it. *\/ */
+        ContainerStay: {
+            crop: string;
+            /** @description of the method, in which it is filled; from 0 */
+            stage: number;
+            /** @description its name */
+            container: string;
+            /** @description by the plan, from the day it is up or moved in */
+            days: number;
+            /** @description about so many are good */
+            most: number;
+            /** @description year-month-day on which they are over */
+            until: string;
+            /** @description more than a week longer than is good: it has outgrown it */
+            too_long: boolean;
         };
         Growth: {
             crop: string | null;
@@ -4285,6 +4303,7 @@ export interface components {
                 [key: string]: components["schemas"]["RowFacts"];
             };
             due: components["schemas"]["Due"][];
+            stays: components["schemas"]["ContainerStay"][];
             trials: components["schemas"]["TrialResult"][];
             photos: components["schemas"]["PhotoLine"][];
         };

@@ -85,3 +85,4 @@ export type Frosts = Shapes['Frosts'];
 export type Night = Shapes['Night'];
 export type Due = Shapes['Due'];
 export type GoingOut = Shapes['GoingOut'];
+export type Stay = Shapes['ContainerStay'];

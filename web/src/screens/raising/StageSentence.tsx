@@ -1,5 +1,7 @@
+import type { GrownStage } from '../../api/types';
 import { Said, SaidChoice, SaidNumber } from '../../edit/Said';
 import { parseText } from '../../edit/text';
+import { plural } from '../../words/sowing';
 import { HowLong } from './HowLong';
 import { InWhat } from './InWhat';
 import { OfWhatMix } from './OfWhatMix';
@@ -10,7 +12,7 @@ import s from './raising.module.css';
 
 /** One stage as a sentence; whatever is dotted is changed where it stands. */
 export function StageSentence(props: StageProps) {
-  const { index, stage } = props;
+  const { index, stage, grown } = props;
   const edit = useStageEdit(props);
   const { season, label, name, save, set } = edit;
   return (
@@ -47,7 +49,17 @@ export function StageSentence(props: StageProps) {
         />{' '}
         % survive.
       </p>
+      {grown?.stay && <Stay stay={grown.stay} />}
       <StageWork {...props} edit={edit} />
     </li>
+  );
+}
+
+/** How long it stands in what was filled, and how long it may. */
+function Stay({ stay: { days, most, too_long: tooLong } }: { stay: NonNullable<GrownStage['stay']> }) {
+  return (
+    <p className={tooLong ? 'trouble' : 'quiet'} data-part="stay">
+      {tooLong ? '▲ ' : ''}It stands {days} {plural(days, 'day')} in there, and about {most} are good for it.
+    </p>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Due, LogEntry, RowFacts, RowPicture, SeasonState, TrayPicture, TraysState } from '../../api/types';
+import type { Due, LogEntry, RowFacts, RowPicture, SeasonState, Stay, TrayPicture, TraysState } from '../../api/types';
 import { logbox } from '../../season/logbox';
 import type { OnScreen } from '../../season/SeasonContext';
 import { siteIn, speciesBeside, varietyOf } from '../../season/site';
@@ -23,6 +23,8 @@ interface Props {
   facts: RowFacts | undefined;
   /** While it is sown and not up. */
   due: Due | undefined;
+  /** How long it may stand in what it is in. */
+  stay: Stay | undefined;
   photos: TraysState['photos'];
   trays: TrayPicture[];
   move: (move: Move) => Promise<SeasonState>;
@@ -38,7 +40,7 @@ const dayNear = (from: string, counted: string | null | undefined): string =>
 const seedsIn = (run: RowPicture): number => (run.unit === 'seeds' ? run.count_of : run.sites * run.seeds_per_site);
 
 /** One row: counted, lost, moved, given away with a tap; its pictures, and all that happened to it. */
-export function RowPanel({ shown: { id, season, setup }, tray, run, facts, due, photos, trays, move, lay, close }: Props) {
+export function RowPanel({ shown: { id, season, setup }, tray, run, facts, due, stay, photos, trays, move, lay, close }: Props) {
   const [on, setOn] = useState(() => dayNear(run.from, facts?.counted_on));
   const [note, setNote] = useState('');
   const [said, say] = useState<string | null>(null);
@@ -86,7 +88,8 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, due, 
           </>
         )}
         {run.own_seed ? '; own seed' : ''}
-        {due && run.stage === 0 ? `; ${dueWords(due, us)}` : ''}.
+        {due && run.stage === 0 ? `; ${dueWords(due, us)}` : ''}
+        {stay ? `; it may stand here until about ${day(stay.until, us)}` : ''}.
       </p>
       <label className={s.field}>
         Day <input type="date" name="row-day" value={on} onChange={(event) => setOn(event.target.value)} />

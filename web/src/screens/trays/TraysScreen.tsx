@@ -83,6 +83,7 @@ function Trays({ shown }: { shown: OnScreen }) {
               run={found.run}
               facts={data.facts[found.run.crop]}
               due={data.due.find(({ crop }) => crop === found.run.crop)}
+              stay={data.stays.find(({ crop, stage }) => crop === found.run.crop && stage === found.run.stage)}
               photos={data.photos}
               trays={data.trays}
               move={move}
