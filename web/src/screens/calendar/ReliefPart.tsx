@@ -13,6 +13,11 @@ const WHY: Record<string, string> = {
   heat: 'more want heat than the mats cover',
 };
 
+const costs = (cost: number, currency: string): string => {
+  const [amount, nothing] = [money(Math.abs(cost), currency), money(0, currency)];
+  return amount === nothing ? 'the same' : `${amount} ${cost < 0 ? 'less' : 'more'}`;
+};
+
 /** Crowded days with the crops that crowd, and what would relieve them, each with its cost. */
 export function ReliefPart({ shown: { season }, calendar }: { shown: OnScreen; calendar: Calendar }) {
   const store = useStore();
@@ -63,11 +68,7 @@ export function ReliefPart({ shown: { season }, calendar }: { shown: OnScreen; c
                 <td className="mono">
                   {relief.crowded_days} {plural(relief.crowded_days, 'day')}
                 </td>
-                <td className="mono">
-                  {relief.cost < 0
-                    ? `${money(-relief.cost, season.currency)} less`
-                    : `${money(relief.cost, season.currency)} more`}
-                </td>
+                <td className="mono">{costs(relief.cost, season.currency)}</td>
                 <td>
                   <button type="button" className="plain" onClick={() => take(relief)}>
                     Do it<span className="hidden">: {say(relief)}</span>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { answered, client } from '../../api/client';
-import type { WeatherKept } from '../../api/types';
+import type { Weather, WeatherKept } from '../../api/types';
 import { coded } from '../../files/coded';
 import { isDate, today } from '../../words/dates';
 import { plural } from '../../words/sowing';
@@ -10,7 +10,7 @@ import s from './weather.module.css';
 const MOST_BYTES = 4_000_000;
 
 /** Days out of a table: what was measured, or what is forecast; a day that is there already takes the new values. */
-export function FromTable({ season, place, us }: { season: number; place: number; us: boolean }) {
+export function FromTable({ season, place, us }: { season: number; place: Weather['places'][number]; us: boolean }) {
   const [unit, setUnit] = useState<'C' | 'F'>(us ? 'F' : 'C');
   const [isForecast, setForecast] = useState(false);
   const [made, setMade] = useState(today());
@@ -24,19 +24,21 @@ export function FromTable({ season, place, us }: { season: number; place: number
     if (isForecast && !isDate(made)) return refuse('Say on which day it was forecast.');
     void run(async () => {
       const body = { table: await coded(table), unit, month_first: us, made_on: isForecast ? made : null };
-      setKept(await answered(client.POST('/api/weather/{place}/table', { params: { path: { place } }, body })));
+      setKept(await answered(client.POST('/api/weather/{place}/table', { params: { path: { place: place.id } }, body })));
       setTyped('');
     });
   };
   return (
     <details data-part="weather-table">
-      <summary>Read in days</summary>
+      <summary>
+        Read in days<span className="hidden"> of {place.name}</span>
+      </summary>
       <p className={s.tools}>
         <label>
-          <input type="radio" name={`kind-${place}`} checked={!isForecast} onChange={() => setForecast(false)} /> measured
+          <input type="radio" name={`kind-${place.id}`} checked={!isForecast} onChange={() => setForecast(false)} /> measured
         </label>
         <label>
-          <input type="radio" name={`kind-${place}`} checked={isForecast} onChange={() => setForecast(true)} /> forecast
+          <input type="radio" name={`kind-${place.id}`} checked={isForecast} onChange={() => setForecast(true)} /> forecast
         </label>
         {isForecast && (
           <label>

@@ -88,7 +88,7 @@ function Days({ shown: { season }, out, us }: { shown: OnScreen; out: GoingOut; 
             data-action="plan-best"
             onClick={() => void store.apply(out.edits, 'day of planting out')}
           >
-            Plan it so
+            Plan it without a cover
           </button>
         )}
       </p>
@@ -103,7 +103,7 @@ function Days({ shown: { season }, out, us }: { shown: OnScreen; out: GoingOut; 
                 data-action="plan-covered"
                 onClick={() => void store.apply(out.edits_covered, 'day of planting out under a cover')}
               >
-                Plan it so
+                Plan it with a cover
               </button>
             )}
           </>

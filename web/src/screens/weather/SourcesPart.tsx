@@ -72,11 +72,11 @@ function Source({ season, one, us }: { season: number; one: Weather['places'][nu
           {one.forecast_on === null ? '; no forecast' : `; forecast last on ${day(one.forecast_on, us)}`}
         </span>
       </p>
-      <FromTable season={season} place={one.id} us={us} />
+      <FromTable season={season} place={one} us={us} />
       <p className={s.tools}>
         {one.days > 0 && (
           <a className="plain" href={`/api/weather/${one.id}/days.csv`} download>
-            Download the days
+            Download the days<span className="hidden"> of {one.name}</span>
           </a>
         )}
         <button
@@ -90,7 +90,7 @@ function Source({ season, one, us }: { season: number; one: Weather['places'][nu
             })
           }
         >
-          New token
+          New token<span className="hidden"> for {one.name}</span>
         </button>
         {asked ? (
           <>

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\WebDriverBy;
+use Tests\Browser\May;
+
+it('begins with a thermometer, takes its days, and says line by line what it cannot read', function () {
+    $this->openScreen('weather', 390, 844);
+    $path = '/seasons/'.$this->seasonId();
+    expect($this->text('h1'))->toBe('Weather')->and($this->browser->findElements(WebDriverBy::cssSelector('[data-part="nights"]')))->toBe([]);
+    $this->find('[name="place-name"]')->sendKeys('Under the eaves');
+    $this->click('[data-action="add-weather-place"]');
+    expect($this->text('[data-part="weather-token"]'))->toMatch('/\d+\|[A-Za-z0-9]{40,}/');
+    $this->click('[data-part="weather-table"] summary');
+    // A season in US units reads °F, unless it is told otherwise.
+    $this->find('[name="weather-days"]')->sendKeys("2027-04-20, 30, 55\n2027-04-21, warm, 60\n4/22/2027, 41, 63\n");
+    $this->click('[data-action="read-days"]');
+    $told = $this->text('[data-part="weather-kept"]');
+    expect($told)->toContain('2 days kept')->toContain('1 could not be read')->toContain('Line 2: “warm” is no temperature');
+    $days = $this->api('/api'.$path.'/setups/bench/weather?on=2027-04-22')['days'];
+    expect(array_column($days, 'on'))->toBe(['2027-04-20', '2027-04-22'])->and($days[0]['low'])->toEqualWithDelta(-1.11, 0.01);
+    $this->click('[data-action="read-days"]');
+    expect($this->waitFor(fn () => $this->text('[data-weather-place] [role="alert"]') ?: null, 'why not'))->toContain('Choose a file, or type days');
+    $this->click('[data-action="take-out"]');
+    $this->click('[data-action="take-out-really"]');
+    $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector('[data-weather-place]')) === [] ?: null, 'it to be gone');
+    expect($this->overflows())->toBeFalse()->and($this->consoleErrors())->toBe([]);
+});
+
+it('says what must be covered tonight, and writes down what was done about it', function () {
+    $path = May::open($this, 'today', 390);
+    expect($this->text('[data-part="tonight"]'))->toContain('by dawn')->toContain('something must come in or be covered');
+    $job = '[data-job="bring_in-2027-05-09"]';
+    $this->click("{$job} button");
+    $this->click("{$job} [data-action='left-out']");
+    $this->find("{$job}[data-done]");
+    May::untilSent($this);
+    $said = array_values(array_filter(May::written($this, $path), fn (array $one): bool => ($one['job'] ?? null) === 'bring_in-2027-05-09'));
+    expect($said)->toHaveCount(1)->and($said[0]['note'])->toBe('left them out');
+    $this->click("{$job} [data-action='not-done']");
+    $this->waitFor(fn () => $this->browser->findElements(WebDriverBy::cssSelector("{$job}[data-done]")) === [] ?: null, 'it to be open again');
+    expect($this->overflows())->toBeFalse()->and($this->consoleErrors())->toBe([]);
+});
+
+it('takes over the frosts of past years and the best day to plant out as steps that are undone', function () {
+    $path = May::open($this, 'weather');
+    expect($this->text('[data-part="frost"]'))->toContain('Safe in 9 of 10 years from');
+    $season = fn () => $this->api("/api{$path}")['season'];
+    $before = $season();
+    $this->click('[data-action="take-frost"]');
+    $this->waitFor(fn () => $season()['first_frost'] !== $before['first_frost'] ?: null, 'the frosts to be taken over');
+    expect($this->waitFor(fn () => str_contains($this->text('[data-part="frost"]'), 'goes by already') ?: null, 'nothing to be offered any more'))->toBeTrue();
+    // One crop alone, with a cover that has its price.
+    $this->browser->findElement(WebDriverBy::cssSelector('[name="out-crop"] option[value="porch-lantern"]'))->click();
+    $this->find('[name="cover-price"]')->sendKeys('3');
+    $text = $this->waitFor(fn () => str_contains($this->text('[data-part="best-day"]'), 'of 100 springs') ? $this->text('[data-part="going-out"]') : null, 'one crop\'s days');
+    expect($text)->toContain('Cheapest without a cover');
+    $offset = fn () => array_column($season()['crops'], 'plant_out_offset_days', 'id')['porch-lantern'];
+    $now = $offset();
+    $this->click('[data-action="plan-best"]');
+    $this->waitFor(fn () => $offset() !== $now ?: null, 'the day to be planned');
+    $this->find('[name="cover-price"]')->sendKeys('x');
+    expect($this->text('[data-part="going-out"] [role="alert"]'))->not->toBe('');
+});
+
+it('is readable by everybody, in both themes and on a phone', function (int $width) {
+    May::open($this, 'weather', $width);
+    $this->find('[data-part="best-day"]');
+    expect($this->accessibilityFindings())->toBe([])->and($this->sharedNames())->toBe([])->and($this->overflows())->toBeFalse()->and($this->consoleErrors())->toBe([]);
+    $this->otherTheme();
+    expect($this->paleWords())->toBe([]);
+})->with([1280, 390]);
