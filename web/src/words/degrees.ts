@@ -6,5 +6,3 @@ export const degrees = (celsius: number, us: boolean): string =>
 
 /** How far two temperatures lie apart: no zero point in it. */
 export const apart = (celsius: number, us: boolean): string => `${(us ? celsius * 1.8 : celsius).toFixed(1)} ${us ? '°F' : '°C'}`;
-
-export const share = (chance: number): string => `${Math.round(chance * 100)} of 100`;
