@@ -10,6 +10,7 @@ use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Living\Devices\Measured;
+use JollyPenny\Core\Living\Weather\DayWeather;
 use JollyPenny\Core\Season\Day;
 
 /** A device's readings in the database: each once, by the time at which it was taken. */
@@ -28,6 +29,9 @@ final readonly class Readings
 
     /** A day counts where so many of its hours were measured. */
     private const ENOUGH_HOURS = 12;
+
+    /** Its lowest and highest are known only where nearly all of them were. */
+    private const RANGE_HOURS = 20;
 
     private const RECENT_DAYS = 60;
 
@@ -89,6 +93,27 @@ final readonly class Readings
         $enough = array_filter($rows, fn (\stdClass $row): bool => (int) $row->hours >= self::ENOUGH_HOURS);
 
         return array_column(array_map(fn (\stdClass $row): array => [(int) $row->day, (float) $row->mean], $enough), 1, 0);
+    }
+
+    /**
+     * The lowest and highest of each day (of UTC) of which enough was measured, from two months before a day on.
+     *
+     * @return array<int, DayWeather> by day number
+     */
+    public static function dailyRanges(Device $device, Day $day): array
+    {
+        /** @var list<\stdClass> $rows */
+        $rows = DB::select('SELECT floor(extract(epoch FROM at) / 86400)::int AS day, min(value) AS low, max(value) AS high,'
+            .' count(DISTINCT floor(extract(epoch FROM at) / 3600)) AS hours FROM readings WHERE device_id = ? AND at >= ? GROUP BY day ORDER BY day',
+            [$device->id, $day->plus(-self::RECENT_DAYS)->format()]);
+        $ranges = [];
+        foreach ($rows as $row) {
+            if ((int) $row->hours >= self::RANGE_HOURS) {
+                $ranges[(int) $row->day] = new DayWeather((float) $row->low, (float) $row->high);
+            }
+        }
+
+        return $ranges;
     }
 
     private static function time(mixed $text, DateTimeImmutable $now): ?string

@@ -10,6 +10,7 @@ use App\Models\WeatherPlace;
 use App\Seasons\KeptSeason;
 use JollyPenny\Core\Living\Devices\DeviceKind;
 use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Weather\OpenAir;
 use JollyPenny\Core\Living\Weather\SeenFrom;
 use JollyPenny\Core\Living\Weather\WeatherBook;
 use JollyPenny\Core\Living\Weather\WeatherNow;
@@ -30,22 +31,35 @@ final readonly class SeasonWeather
             return null;
         }
         $place = WeatherPlace::ofSeason($kept->model);
-        if ($place === null) {
+        $thermometers = self::thermometers($kept);
+        if ($place === null && $thermometers === []) {
             return null;
         }
-        $day = SeenFrom::day($books, $log, Day::parse($today));
+        $book = $place === null ? new WeatherBook : WeatherDays::book($place, $kept->file->year - 1);
 
-        return self::at(WeatherDays::book($place, $kept->file->year - 1), $kept, $books, $log, $day);
+        return self::at($book, $kept, $books, $log, SeenFrom::day($books, $log, Day::parse($today)), $thermometers);
     }
 
-    public static function at(WeatherBook $book, KeptSeason $kept, SetupBooks $books, LogBook $log, Day $day): WeatherNow
+    /** @param  ?list<Device>  $thermometers  of the season; asked for where they are not known */
+    public static function at(WeatherBook $book, KeptSeason $kept, SetupBooks $books, LogBook $log, Day $day, ?array $thermometers = null): WeatherNow
     {
         $read = ['mats' => [], 'places' => []];
-        /** @var Device $device */
-        foreach (Device::query()->where('season_id', $kept->model->id)->where('kind', '<>', DeviceKind::Meter)->orderBy('id')->get() as $device) {
+        $open = OpenAir::placeOf($kept->file);
+        $own = [];
+        foreach ($thermometers ?? self::thermometers($kept) as $device) {
             $read[$device->list][$device->thing] ??= Readings::dailyMeans($device, $day);
+            if ($open !== null && $device->kind === DeviceKind::Air && $device->thing === $open->id) {
+                $own += Readings::dailyRanges($device, $day);
+            }
         }
 
-        return new WeatherNow($books, $log, $book, $day->number, $read['mats'], $read['places']);
+        return new WeatherNow($books, $log, $book->with($own), $day->number, $read['mats'], $read['places']);
+    }
+
+    /** @return list<Device> */
+    private static function thermometers(KeptSeason $kept): array
+    {
+        /** @var list<Device> */
+        return Device::query()->where('season_id', $kept->model->id)->where('kind', '<>', DeviceKind::Meter)->orderBy('id')->get()->all();
     }
 }

@@ -112,6 +112,8 @@ final class WeatherController
         $books = $kept->lived($row, $log);
         $day = SeenFrom::day($books, $log, $on);
         $now = SeasonWeather::at($book, $kept, $books, $log, $day);
+        // With what the garden's own thermometer says.
+        $book = $now->air->book;
         [$last, $first] = [Frosts::of(FrostYears::last($book, $kept->file->lastFrost)), Frosts::of(FrostYears::first($book, $kept->file->lastFrost))];
 
         return Json::of([

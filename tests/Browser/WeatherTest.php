@@ -71,3 +71,26 @@ it('is readable by everybody, in both themes and on a phone', function (int $wid
     $this->otherTheme();
     expect($this->paleWords())->toBe([]);
 })->with([1280, 390]);
+
+it('plays a spring as a station would, and is as it is on the phone of whoever looks in the evening', function () {
+    $this->openScreen('weather', 390, 844);
+    $path = '/seasons/'.$this->seasonId();
+    $this->click('[data-action="add-weather-place"]');
+    preg_match('/\d+\|[A-Za-z0-9]{40,}/', $this->text('[data-part="weather-token"]'), $token);
+    $play = fn (string $more): int => (int) exec(PHP_BINARY.' bin/jolly simulate-weather --token '.escapeshellarg($token[0])
+        .' --url '.escapeshellarg($this->url()).' --years 11 --swing 18 --from 2027-05-20 --to 2027-05-30 --cold-snap 2027-05-31 '.$more.' > /dev/null; echo $?');
+    expect($play('--seed 4'))->toBe(0)->and($play('--seed'))->toBe(2);
+    // The season is far from today: it is seen from the last day of its log.
+    $this->browser->executeAsyncScript('const [url, done] = arguments; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN[^=]*=([^;]+)/)[1]);
+        fetch(url, { method: "POST", headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token }, body: JSON.stringify({ entries: [
+        { id: "spring-000001", on: "2027-04-21", at: "2027-04-21T10:00:00Z", kind: "sown", crop: "paint-box", count: 24, seeds: 48 },
+        { id: "spring-000002", on: "2027-05-01", at: "2027-05-01T10:00:00Z", kind: "up", crop: "paint-box", count: 20 },
+        { id: "spring-000003", on: "2027-05-30", at: "2027-05-30T10:00:00Z", kind: "note", note: "Cold wind." }] }) }).then(() => done());', ["/api{$path}/log"]);
+    $this->visit("{$path}/weather", 390, 844);
+    expect($this->text('[data-night="2027-05-30"]'))->toContain('Bring in 20 Paint Box');
+    $this->visit("{$path}/today", 390, 844);
+    $this->click('[data-job="bring_in-2027-05-30"] button');
+    $this->click('[data-job="bring_in-2027-05-30"] [data-action="done"]');
+    $this->find('[data-job="bring_in-2027-05-30"][data-done]');
+    expect($this->overflows())->toBeFalse()->and($this->consoleErrors())->toBe([]);
+});

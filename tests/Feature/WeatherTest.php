@@ -203,3 +203,16 @@ it('shows the made-up spring with its weather', function () {
     expect($seen['on'])->toBe('2027-05-09')->and($seen['days'])->toHaveCount(15)->and($seen['last_frost']['years'])->not->toBeEmpty()
         ->and($seen['record']['called'])->toBeGreaterThan(5)->and($seen['tonight']['is_cold'])->toBeTrue()->and($seen['trust']['nights'])->toBe(55);
 });
+
+it('goes by the garden\'s own thermometer before any station', function () {
+    [$user, $season] = gardener();
+    $device = $this->actingAs($user)->postJson("/api/seasons/{$season->id}/devices", ['name' => 'T', 'kind' => 'air', 'list' => 'places', 'thing' => 'yard'])->json('id');
+    // A whole day and night every half hour, and a morning of which nobody can say how warm it became.
+    DB::table('readings')->insert(array_map(fn (int $n): array => ['device_id' => $device, 'at' => gmdate('Y-m-d\TH:i:s\Z', (int) strtotime('2027-04-20 00:00:00 UTC')
+        + 1800 * $n), 'value' => $n === 11 ? -2.5 : ($n === 30 ? 17.5 : 8.0)], range(0, 60)));
+    $days = fn () => $this->flushHeaders()->actingAs($user)->getJson("/api/seasons/{$season->id}/setups/bench/weather?on=2027-04-22")->assertOk()->json('days');
+    expect($days())->toEqual([['on' => '2027-04-20', 'low' => -2.5, 'high' => 17.5, 'measured' => true]]);
+    [$id] = weatherPlace($this, 'Station');
+    table($this, $id, "2027-04-20,5,10\n2027-04-21,6,11\n")->assertOk();
+    expect(array_column($days(), 'low', 'on'))->toEqual(['2027-04-20' => -2.5, '2027-04-21' => 6.0]);
+});

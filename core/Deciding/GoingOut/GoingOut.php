@@ -71,7 +71,7 @@ final readonly class GoingOut
                 : 'This crop is sown where it grows, bought, or planted out in autumn: there is no day to choose.');
         }
         $threats = array_map(fn (CropPlan $plan): Threat => self::threat($plan, $costing->season, $books, $book), $plans);
-        $waiting = self::waiting($costing, $setup, $plans, $sown);
+        [$waiting, $crowded] = self::waiting($costing, $setup, $plans, $sown);
         $days = [];
         foreach (range(min(array_keys($waiting)), max(array_keys($waiting))) as $shift) {
             $frost = $covered = 0.0;
@@ -80,7 +80,8 @@ final readonly class GoingOut
                 $covered += $threat->buyAnew * $threat->chanceCovered($shift);
             }
             $on = count($plans) === 1 ? Day::ofNumber($plans[0]->plantOutOn() + $shift)->format() : null;
-            $days[] = new GoingOutDay($shift, $on, self::between($waiting, $shift), $frost, $covered + $coverPrice, count($plans) === 1 ? $threats[0]->chance($shift) : null);
+            $days[] = new GoingOutDay($shift, $on, self::between($waiting, $shift), $frost, $covered + $coverPrice, self::atOrAfter($crowded, $shift),
+                count($plans) === 1 ? $threats[0]->chance($shift) : null);
         }
         $best = self::cheapest($days, fn (GoingOutDay $day): float => $day->waiting + $day->frost);
         $covered = self::cheapest($days, fn (GoingOutDay $day): float => $day->waiting + $day->covered);
@@ -109,11 +110,11 @@ final readonly class GoingOut
 
     /**
      * @param  list<CropPlan>  $plans
-     * @return non-empty-array<int, float> money beyond the plan's, by days from it
+     * @return array{non-empty-array<int, float>, non-empty-array<int, int>} money beyond the plan's, and crowded days, by days from it
      */
     private static function waiting(SeasonCosting $costing, Setup $setup, array $plans, bool $sown): array
     {
-        $waiting = [];
+        $waiting = $crowded = [];
         foreach ($sown ? array_filter(self::KNOTS, fn (int $knot): bool => $knot >= 0) : self::KNOTS as $knot) {
             $season = $costing->season;
             foreach ($plans as $plan) {
@@ -121,10 +122,11 @@ final readonly class GoingOut
                 $season = $season->withCrop($plan->crop->with(plantOutOffsetDays: $plan->crop->plantOutOffsetDays + $knot,
                     sowOn: Day::ofNumber($plan->sowOn() + min(0, $knot))));
             }
-            $waiting[$knot] = SetupTotals::of((new SeasonCosting($season, $costing, ['crops']))->books($setup))->fillCost;
+            $totals = SetupTotals::of((new SeasonCosting($season, $costing, ['crops']))->books($setup));
+            [$waiting[$knot], $crowded[$knot]] = [$totals->fillCost, $totals->crowdedDays];
         }
 
-        return array_map(fn (float $cost): float => $cost - $waiting[0], $waiting);
+        return [array_map(fn (float $cost): float => $cost - $waiting[0], $waiting), $crowded];
     }
 
     /**
@@ -149,6 +151,16 @@ final readonly class GoingOut
         }
 
         return $before === $after ? $knots[$before] : $knots[$before] + ($shift - $before) / ($after - $before) * ($knots[$after] - $knots[$before]);
+    }
+
+    /** @param  non-empty-array<int, int>  $knots */
+    private static function atOrAfter(array $knots, int $shift): int
+    {
+        while (! isset($knots[$shift])) {
+            $shift++;
+        }
+
+        return $knots[$shift];
     }
 
     /**

@@ -13,6 +13,7 @@ final readonly class GoingOutDay
      * @param  float  $waiting  lamps, mats and room for longer than planned; below 0 for shorter
      * @param  float  $frost  chance of a night that kills, times buying anew
      * @param  float  $covered  the same under a cover, with its price
+     * @param  int  $crowded_days  on which the bench is then too full
      * @param  ?float  $chance  of such a night; null for several crops
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class GoingOutDay
         public float $waiting,
         public float $frost,
         public float $covered,
+        public int $crowded_days,
         public ?float $chance,
     ) {
     }

@@ -27,7 +27,7 @@ final readonly class OpenAirBelief
     /** @return list<Belief> one, or none where too little was measured, it is as planned, or the season has no months */
     public static function of(Season $season, WeatherBook $book): array
     {
-        $open = (new OpenAir($season, $book, $season->lastFrost->number))->open;
+        $open = OpenAir::placeOf($season);
         if ($open === null || ! is_array($open->tempC) || count($book->measured) < self::LEAST_DAYS) {
             return [];
         }

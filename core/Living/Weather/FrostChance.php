@@ -40,7 +40,7 @@ final readonly class FrostChance
             return new self($frosts, 0.0, 0.0, count($frosts->years));
         }
         // In most years it never came so cold: then these few say less than a guess.
-        $rise = $coldC === FrostYears::FROST_C ? 1.0 : self::risePerDay($season, $book);
+        $rise = $coldC === FrostYears::FROST_C ? 1.0 : self::risePerDay($season);
         if ($season->lastFrostSpreadDays <= 0.0 || $rise < self::LEAST_RISE_C) {
             return null;
         }
@@ -55,9 +55,9 @@ final readonly class FrostChance
     }
 
     /** °C by which a day of spring is warmer than the one before, in the open; 0 where the plan has no months. */
-    private static function risePerDay(Season $season, WeatherBook $book): float
+    private static function risePerDay(Season $season): float
     {
-        $open = (new OpenAir($season, $book, $season->lastFrost->number))->open;
+        $open = OpenAir::placeOf($season);
         $frost = $season->lastFrost->number;
 
         return (($open?->airOn($frost + self::AROUND_DAYS) ?? 0.0) - ($open?->airOn($frost - self::AROUND_DAYS) ?? 0.0)) / (2 * self::AROUND_DAYS);

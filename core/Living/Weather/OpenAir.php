@@ -17,10 +17,16 @@ final readonly class OpenAir
     /** The soil of a bed follows the air of so many days. Common practice, no source. */
     private const SOIL_DAYS = 5;
 
-    public ?Place $open;
+    private ?Place $open;
 
     /** @param  int  $today  day number; what comes after it is a forecast */
     public function __construct(Season $season, public WeatherBook $book, public int $today)
+    {
+        $this->open = self::placeOf($season);
+    }
+
+    /** The coldest of the places outdoors that have a temperature. */
+    public static function placeOf(Season $season): ?Place
     {
         $open = null;
         foreach ($season->places as $place) {
@@ -28,7 +34,8 @@ final readonly class OpenAir
                 $open = $place;
             }
         }
-        $this->open = $open;
+
+        return $open;
     }
 
     /** Mean air of a place outdoors on a day, °C; null where neither plan nor weather knows it. */

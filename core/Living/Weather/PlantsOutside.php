@@ -26,6 +26,9 @@ final readonly class PlantsOutside
     /** @var array<array-key, Hardiness> by crop */
     private array $hardiness;
 
+    /** @var array<array-key, RowFacts> by crop */
+    private array $facts;
+
     /** @var array<array-key, int> day number on which it was first written down to be out, by crop */
     private array $outSince;
 
@@ -35,10 +38,11 @@ final readonly class PlantsOutside
     public function __construct(private SetupBooks $books, private LogBook $log, private OpenAir $weather)
     {
         $catalogue = new Catalogue;
-        $hardiness = $out = $planted = [];
+        $hardiness = $facts = $out = $planted = [];
         foreach ($books->plans as $plan) {
             $id = $plan->crop->id;
             $hardiness[$id] = Hardiness::of($catalogue->recognise(SeasonDraft::kinIn($plan->species->meta), $plan->species->name), $plan->species->tender);
+            $facts[$id] = $log->crop($id);
             foreach ($log->byCrop[$id] ?? [] as $entry) {
                 if ($entry->kind === LogKind::Hardened) {
                     $out[$id] ??= $entry->on->number;
@@ -47,7 +51,7 @@ final readonly class PlantsOutside
                 }
             }
         }
-        [$this->hardiness, $this->outSince, $this->planted] = [$hardiness, $out, $planted];
+        [$this->hardiness, $this->facts, $this->outSince, $this->planted] = [$hardiness, $facts, $out, $planted];
     }
 
     /** @return list<Outside> in the order of the list */
@@ -55,7 +59,7 @@ final readonly class PlantsOutside
     {
         $all = [];
         foreach ($this->books->plans as $plan) {
-            $facts = $this->log->crop($plan->crop->id);
+            $facts = $this->facts[$plan->crop->id];
             if ($this->log->entries === [] || $facts->sown_on !== null) {
                 array_push($all, ...$this->inPots($plan, $facts, $evening), ...$this->inTheBed($plan, $facts, $evening));
             }

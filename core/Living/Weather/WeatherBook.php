@@ -23,6 +23,22 @@ final readonly class WeatherBook
         return $this->measured === [] && $this->forecasts === [];
     }
 
+    /**
+     * With days that were measured in the garden itself, which stand before those of a station.
+     *
+     * @param  array<int, DayWeather>  $own  by day number
+     */
+    public function with(array $own): self
+    {
+        if ($own === []) {
+            return $this;
+        }
+        $measured = $own + $this->measured;
+        ksort($measured);
+
+        return new self($measured, $this->forecasts);
+    }
+
     /** What a day was, or, seen from another, is said to become; null where nobody knows. */
     public function on(int $day, int $today): ?DayWeather
     {

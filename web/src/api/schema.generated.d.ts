@@ -4978,6 +4978,8 @@ export interface components {
             frost: number;
             /** @description the same under a cover, with its price */
             covered: number;
+            /** @description on which the bench is then too full */
+            crowded_days: number;
             /** @description of such a night; null for several crops */
             chance: number | null;
         };

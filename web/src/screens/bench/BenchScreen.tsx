@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { Select } from 'antd';
 import { useCallback, useState } from 'react';
 import { words } from '../../api/client';
@@ -141,6 +142,9 @@ function Crowded({
               : 'Sow a week apart, or use smaller pots.'}
         </li>
       ))}
+      <li>
+        <Link to={`/seasons/${shown.id}/calendar`}>Ways to make room</Link>, another place among them, with what each costs.
+      </li>
     </ul>
   );
 }

@@ -80,6 +80,11 @@ function Days({ shown: { season }, out, us }: { shown: OnScreen; out: GoingOut; 
       <GoingOutCurve out={out} us={us} />
       <p data-part="best-day">
         <b>Cheapest without a cover: {when(best)}.</b> {cap(waits(best))}, and the risk of frost is worth {pay(best.frost)}
+        {best.crowded_days > 0 && (
+          <>
+            , with {best.crowded_days} crowded {plural(best.crowded_days, 'day')} on the bench
+          </>
+        )}
         {best.chance === null ? '' : ` (${Math.round(best.chance * 100)} of 100 springs)`}.{' '}
         {out.edits.length > 0 && (
           <button

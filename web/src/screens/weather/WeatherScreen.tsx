@@ -29,13 +29,14 @@ function Weather({ shown }: { shown: OnScreen }) {
         Looking at the sky…
       </p>
     );
+  const known = data.place !== null || data.days.length > 0;
   return (
     <div className={s.weather}>
       <div className="list-head">
         <div>
           <h1>Weather</h1>
           <p className="quiet">
-            {data.place === null
+            {!known
               ? 'Give the program your thermometer’s days, and it says what comes up when and what must come in tonight.'
               : data.on === today()
                 ? weekdayAnd(data.on, us)
@@ -45,9 +46,9 @@ function Weather({ shown }: { shown: OnScreen }) {
         <SetupPicker />
       </div>
       {data.days.length > 0 && <WeekPicture weather={data} us={us} />}
-      {data.place !== null && <NightsPart weather={data} us={us} season={id} />}
+      {known && <NightsPart weather={data} us={us} season={id} />}
       {data.due.length > 0 && <DuePart due={data.due} season={season} us={us} />}
-      {data.place !== null && <FrostPart shown={shown} weather={data} us={us} />}
+      {known && <FrostPart shown={shown} weather={data} us={us} />}
       <GoingOutPart shown={shown} us={us} />
       <SourcesPart season={id} weather={data} us={us} />
     </div>
