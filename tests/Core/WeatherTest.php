@@ -53,7 +53,7 @@ function evenly(string $from, string $to, float $low, float $high): array
 }
 
 /** @return array<string, array{float, float}> as the second account reads it */
-function plainly(array $days): array
+function asTheOther(array $days): array
 {
     $plain = [];
     foreach ($days as $day => $one) {
@@ -77,12 +77,12 @@ function weathered(int $seed, string $from = '2013-01-01'): array
     $book = new WeatherBook($measured, $forecasts);
     $plainForecasts = [];
     foreach ($forecasts as $day => $days) {
-        $plainForecasts[Day::ofNumber($day)->format()] = plainly($days);
+        $plainForecasts[Day::ofNumber($day)->format()] = asTheOther($days);
     }
     $places = array_map(fn (array $one): array => $one, Seasons::demo()['places']);
     $places[] = end($file['places']);
 
-    return [$season, $book, new PlainWeather(plainly($measured), $plainForecasts, $places, Day::ofNumber($today)->format()), $today];
+    return [$season, $book, new PlainWeather(asTheOther($measured), $plainForecasts, $places, Day::ofNumber($today)->format()), $today];
 }
 
 it('has the same air and soil as the second account, on every day of generated springs', function () {
