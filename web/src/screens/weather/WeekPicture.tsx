@@ -1,6 +1,6 @@
 import type { Weather } from '../../api/types';
 import { useNarrow } from '../../hooks/useNarrow';
-import { shortDay } from '../../words/dates';
+import { shortDay, today } from '../../words/dates';
 import { degrees } from '../../words/degrees';
 import s from './weather.module.css';
 
@@ -68,7 +68,7 @@ export function WeekPicture({ weather: { days: all, on }, us }: { weather: Weath
               </text>
               {one.on === on && (
                 <text x={x + COLUMN / 2} y={HEIGHT + 29} textAnchor="middle" className={s.dayName}>
-                  today
+                  {on === today() ? 'today' : 'now'}
                 </text>
               )}
             </g>
