@@ -80,19 +80,18 @@ final readonly class Readings
     }
 
     /**
-     * The mean of each day (of UTC) of which enough was measured, from two months before a day on.
+     * The mean of each day (of UTC) of which enough was measured, from a day on.
      *
      * @return array<int, float> by day number
      */
-    public static function dailyMeans(Device $device, Day $day): array
+    public static function dailyMeans(Device $device, Day $from): array
     {
-        /** @var list<\stdClass> $rows */
-        $rows = DB::select('SELECT floor(extract(epoch FROM at) / 86400)::int AS day, avg(value) AS mean,'
-            .' count(DISTINCT floor(extract(epoch FROM at) / 3600)) AS hours FROM readings WHERE device_id = ? AND at >= ? GROUP BY day ORDER BY day',
-            [$device->id, $day->plus(-self::RECENT_DAYS)->format()]);
-        $enough = array_filter($rows, fn (\stdClass $row): bool => (int) $row->hours >= self::ENOUGH_HOURS);
+        $days = [];
+        foreach (self::byDay($device, $from) as $row) {
+            (int) $row->hours < self::ENOUGH_HOURS ?: $days[(int) $row->day] = (float) $row->mean;
+        }
 
-        return array_column(array_map(fn (\stdClass $row): array => [(int) $row->day, (float) $row->mean], $enough), 1, 0);
+        return $days;
     }
 
     /**
@@ -102,18 +101,21 @@ final readonly class Readings
      */
     public static function dailyRanges(Device $device, Day $day): array
     {
-        /** @var list<\stdClass> $rows */
-        $rows = DB::select('SELECT floor(extract(epoch FROM at) / 86400)::int AS day, min(value) AS low, max(value) AS high,'
-            .' count(DISTINCT floor(extract(epoch FROM at) / 3600)) AS hours FROM readings WHERE device_id = ? AND at >= ? GROUP BY day ORDER BY day',
-            [$device->id, $day->plus(-self::RECENT_DAYS)->format()]);
         $ranges = [];
-        foreach ($rows as $row) {
-            if ((int) $row->hours >= self::RANGE_HOURS) {
-                $ranges[(int) $row->day] = new DayWeather((float) $row->low, (float) $row->high);
-            }
+        foreach (self::byDay($device, $day->plus(-self::RECENT_DAYS)) as $row) {
+            (int) $row->hours < self::RANGE_HOURS ?: $ranges[(int) $row->day] = new DayWeather((float) $row->low, (float) $row->high);
         }
 
         return $ranges;
+    }
+
+    /** @return list<\stdClass> day number, mean, lowest and highest, and of how many hours they are; hour by hour first, so that each counts once */
+    private static function byDay(Device $device, Day $from): array
+    {
+        /** @var list<\stdClass> */
+        return DB::select('SELECT hour / 24 AS day, avg(mean) AS mean, min(low) AS low, max(high) AS high, count(*) AS hours FROM ('
+            .'SELECT floor(extract(epoch FROM at) / 3600)::int AS hour, avg(value) AS mean, min(value) AS low, max(value) AS high'
+            .' FROM readings WHERE device_id = ? AND at >= ? GROUP BY hour) AS by_hour GROUP BY day ORDER BY day', [$device->id, $from->format()]);
     }
 
     private static function time(mixed $text, DateTimeImmutable $now): ?string

@@ -10,6 +10,7 @@ use App\Models\WeatherPlace;
 use App\Seasons\KeptSeason;
 use JollyPenny\Core\Living\Devices\DeviceKind;
 use JollyPenny\Core\Living\Log\LogBook;
+use JollyPenny\Core\Living\Weather\Emerging;
 use JollyPenny\Core\Living\Weather\OpenAir;
 use JollyPenny\Core\Living\Weather\SeenFrom;
 use JollyPenny\Core\Living\Weather\WeatherBook;
@@ -46,8 +47,10 @@ final readonly class SeasonWeather
         $read = ['mats' => [], 'places' => []];
         $open = OpenAir::placeOf($kept->file);
         $own = [];
+        // Only what lies in the soil asks how warm a room or a tray was.
+        $since = min([PHP_INT_MAX, ...Emerging::sown($books, $log->inSetup($books))]);
         foreach ($thermometers ?? self::thermometers($kept) as $device) {
-            $read[$device->list][$device->thing] ??= Readings::dailyMeans($device, $day);
+            $since === PHP_INT_MAX ?: $read[$device->list][$device->thing] ??= Readings::dailyMeans($device, Day::ofNumber($since));
             if ($open !== null && $device->kind === DeviceKind::Air && $device->thing === $open->id) {
                 $own += Readings::dailyRanges($device, $day);
             }

@@ -36,8 +36,8 @@ final readonly class Reliefs
             if (! in_array($crop->id, $crowding, true)) {
                 continue;
             }
-            array_push($reliefs, ...$this->otherDays($crop, $setup, $books, $now, $soundness), ...$this->otherMethods($crop, $setup, $costing, $now, $soundness),
-                ...$this->otherPlaces($crop, $setup, $books, $now, $soundness));
+            array_push($reliefs, ...$this->otherDays($crop, $setup, $costing, $now, $soundness), ...$this->otherMethods($crop, $setup, $costing, $now, $soundness),
+                ...$this->otherPlaces($crop, $setup, $costing, $now, $soundness));
         }
         usort($reliefs, fn (Relief $a, Relief $b): int => [$a->crowded_days, $a->cost] <=> [$b->crowded_days, $b->cost]);
 
@@ -51,12 +51,12 @@ final readonly class Reliefs
     }
 
     /** @return list<Relief> */
-    private function otherDays(Crop $crop, Setup $setup, SetupBooks $books, SetupTotals $now, Soundness $soundness): array
+    private function otherDays(Crop $crop, Setup $setup, SeasonCosting $costing, SetupTotals $now, Soundness $soundness): array
     {
         $reliefs = [];
-        foreach ($this->offsets($crop, $books) as $by) {
+        foreach ($this->offsets($crop, $costing->books($setup)) as $by) {
             $offset = $crop->plantOutOffsetDays + $by;
-            $then = (new SeasonCosting($this->season->withCrop($crop->with(plantOutOffsetDays: $offset))))->books($setup);
+            $then = (new SeasonCosting($this->season->withCrop($crop->with(plantOutOffsetDays: $offset)), $costing, ['crops']))->books($setup);
             $totals = self::relieves($then, $now, $soundness);
             $totals === null ?: $reliefs[] = new Relief($by > 0 ? 'later' : 'earlier', $crop->id, abs($by), null, $totals->fillCost - $now->fillCost,
                 $totals->crowdedDays, [['path' => ['crops', $crop->id, 'plant_out_offset_days'], 'to' => $offset]]);
@@ -80,11 +80,11 @@ final readonly class Reliefs
     }
 
     /** @return list<Relief> */
-    private function otherPlaces(Crop $crop, Setup $setup, SetupBooks $books, SetupTotals $now, Soundness $soundness): array
+    private function otherPlaces(Crop $crop, Setup $setup, SeasonCosting $costing, SetupTotals $now, Soundness $soundness): array
     {
         $reliefs = [];
-        foreach ((new Moves($books))->of($crop->id) as $move) {
-            $then = (new SeasonCosting($move->season))->books($setup->raising($crop->id, $move->method));
+        foreach ((new Moves($costing->books($setup)))->of($crop->id) as $move) {
+            $then = (new SeasonCosting($move->season, $costing, ['methods']))->books($setup->raising($crop->id, $move->method));
             $totals = self::relieves($then, $now, $soundness);
             $totals === null ?: $reliefs[] = new Relief('move', $crop->id, null, null, $totals->fillCost - $now->fillCost, $totals->crowdedDays, $move->edits,
                 $move->place, $move->on);

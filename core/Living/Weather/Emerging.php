@@ -42,15 +42,29 @@ final readonly class Emerging
     public function all(): array
     {
         $due = [];
+        $sown = self::sown($this->books, $this->log);
         foreach ($this->books->plans as $plan) {
-            $facts = $this->log->crop($plan->crop->id);
-            // Seen to be up, whatever the thermometer says.
-            if ($facts->sown_on !== null && ($facts->up ?? 0) === 0 && $facts->gone + $facts->lost === 0) {
-                $due[$plan->crop->id] = $this->of($plan, Day::parse($facts->sown_on)->number);
+            if (isset($sown[$plan->crop->id])) {
+                $due[$plan->crop->id] = $this->of($plan, $sown[$plan->crop->id]);
             }
         }
 
         return $due;
+    }
+
+    /** @return array<array-key, int> day number of sowing of what is sown and of which nothing is up yet, by crop */
+    public static function sown(SetupBooks $books, LogBook $log): array
+    {
+        $sown = [];
+        foreach ($books->plans as $plan) {
+            $facts = $log->crop($plan->crop->id);
+            // Seen to be up, whatever the thermometer says.
+            if ($facts->sown_on !== null && ($facts->up ?? 0) === 0 && $facts->gone + $facts->lost === 0) {
+                $sown[$plan->crop->id] = Day::parse($facts->sown_on)->number;
+            }
+        }
+
+        return $sown;
     }
 
     private function of(CropPlan $plan, int $sown): Due
