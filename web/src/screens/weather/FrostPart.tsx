@@ -26,7 +26,7 @@ export function FrostPart({
       {last.median === null ? (
         <p className="quiet">
           {last.years.length < ENOUGH
-            ? `${last.years.length} ${plural(last.years.length, 'spring')} of weather ${last.years.length === 1 ? 'is' : 'are'} here whole; from ${ENOUGH} on they say when the last frost comes. Read in a table of past years below.`
+            ? `${last.years.length === 0 ? 'No whole spring' : `Only ${last.years.length} whole ${plural(last.years.length, 'spring')}`} of weather ${last.years.length > 1 ? 'are' : 'is'} here. From ${ENOUGH} on they say when the last frost comes. Read in a table of past years below.`
             : `In most of ${last.years.length} springs there was no frost, so there is no day to go by.`}
         </p>
       ) : (

@@ -142,6 +142,8 @@ function AddPlace({ season, first }: { season: number; first: boolean }) {
   const [name, setName] = useState('');
   const [made, setMade] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
+  // It does not fold away under whoever has just added the first and needs its token.
+  const [opened] = useState(first);
   const add = async () => {
     setWhy(null);
     try {
@@ -156,7 +158,7 @@ function AddPlace({ season, first }: { season: number; first: boolean }) {
     }
   };
   return (
-    <details open={first} data-part="add-weather-place">
+    <details open={opened} data-part="add-weather-place">
       <summary>{first ? 'Begin with a thermometer or a station near you' : 'Add another thermometer or station'}</summary>
       <p className={s.tools}>
         <label>

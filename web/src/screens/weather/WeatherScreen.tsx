@@ -1,4 +1,6 @@
+import { useState } from 'react';
 import { words } from '../../api/client';
+import type { Weather as Known } from '../../api/types';
 import { DoingPage } from '../../page/DoingPage';
 import { SetupPicker } from '../../page/SetupPicker';
 import type { OnScreen } from '../../season/SeasonContext';
@@ -18,18 +20,25 @@ export function WeatherScreen() {
 }
 
 function Weather({ shown }: { shown: OnScreen }) {
-  const { id, setup, season, revision } = shown;
+  const { id, setup, revision } = shown;
   const { data, error } = useWeather(id, setup.id, revision);
+  if (data) return <Sky shown={shown} weather={data} />;
+  return error ? (
+    <p role="alert">{words(error)}</p>
+  ) : (
+    <p className="quiet" aria-busy="true">
+      Looking at the sky…
+    </p>
+  );
+}
+
+function Sky({ shown, weather }: { shown: OnScreen; weather: Known }) {
+  const { id, season } = shown;
   const us = season.units === 'us';
-  if (!data)
-    return error ? (
-      <p role="alert">{words(error)}</p>
-    ) : (
-      <p className="quiet" aria-busy="true">
-        Looking at the sky…
-      </p>
-    );
-  const known = data.place !== null || data.days.length > 0;
+  const known = weather.place !== null || weather.days.length > 0;
+  // Where it stood when one came: a token that is shown once must not move away with it.
+  const [sourcesFirst] = useState(!known);
+  const sources = <SourcesPart season={id} weather={weather} us={us} />;
   return (
     <div className={s.weather}>
       <div className="list-head">
@@ -38,19 +47,20 @@ function Weather({ shown }: { shown: OnScreen }) {
           <p className="quiet">
             {!known
               ? 'Give the program your thermometer’s days, and it says what comes up when and what must come in tonight.'
-              : data.on === today()
-                ? weekdayAnd(data.on, us)
-                : `As of ${weekdayAnd(data.on, us)}, the last day of this season’s log.`}
+              : weather.on === today()
+                ? weekdayAnd(weather.on, us)
+                : `As of ${weekdayAnd(weather.on, us)}: this season is far from today.`}
           </p>
         </div>
         <SetupPicker />
       </div>
-      {data.days.length > 0 && <WeekPicture weather={data} us={us} />}
-      {known && <NightsPart weather={data} us={us} season={id} />}
-      {data.due.length > 0 && <DuePart due={data.due} season={season} us={us} />}
-      {known && <FrostPart shown={shown} weather={data} us={us} />}
+      {sourcesFirst && sources}
+      {weather.days.length > 0 && <WeekPicture weather={weather} us={us} />}
+      {known && <NightsPart weather={weather} us={us} season={id} />}
+      {weather.due.length > 0 && <DuePart due={weather.due} season={season} us={us} />}
+      {known && <FrostPart shown={shown} weather={weather} us={us} />}
       <GoingOutPart shown={shown} us={us} />
-      <SourcesPart season={id} weather={data} us={us} />
+      {!sourcesFirst && sources}
     </div>
   );
 }
