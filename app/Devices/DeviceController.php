@@ -14,7 +14,6 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use JollyPenny\Core\Living\Devices\DeviceKind;
 use JollyPenny\Core\Living\Devices\DeviceReport;
-use Laravel\Sanctum\PersonalAccessToken;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Symfony\Component\HttpKernel\Exception\UnauthorizedHttpException;
@@ -43,9 +42,6 @@ use Symfony\Component\HttpKernel\Exception\UnauthorizedHttpException;
 final class DeviceController
 {
     private const MAY = 'readings';
-
-    /** Number and secret, as laravel/sanctum makes them. */
-    private const TOKEN = '/^[0-9]{1,18}\|[A-Za-z0-9]{40,64}$/D';
 
     #[OA\Get(
         path: '/api/seasons/{season}/setups/{setup}/devices',
@@ -129,10 +125,7 @@ final class DeviceController
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function read(Request $request): JsonResponse
     {
-        $given = (string) $request->bearerToken();
-        // What is no token is never looked for.
-        $token = preg_match(self::TOKEN, $given) === 1 ? PersonalAccessToken::findToken($given) : null;
-        $device = $token !== null && $token->can(self::MAY) ? $token->getRelationValue('tokenable') : null;
+        $device = DeviceToken::owner((string) $request->bearerToken(), self::MAY);
         if (! $device instanceof Device) {
             throw new UnauthorizedHttpException('Bearer', 'This token is not one of a device, or was taken back.');
         }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
-use GuzzleHttp\Client;
-use GuzzleHttp\Exception\GuzzleException;
 use JollyPenny\Core\Living\Devices\DeviceKind;
 use JollyPenny\Core\Living\Devices\SimulatedMeter;
 
@@ -23,13 +21,6 @@ final class SimulateMeter
 
     private const OPTIONS = ['token' => '', 'url' => 'http://127.0.0.1:8017', 'kind' => 'meter', 'level' => '38', 'hours' => '16', 'readings' => '1440',
         'every' => '60', 'per-post' => '20', 'seed' => '1', 'rate' => '0'];
-
-    private const PATIENCE = 5.0;
-
-    private const AGAIN_S = 0.5;
-
-    /** After so many tries in a row nobody is there. */
-    private const TRIES = 240;
 
     /** @param  list<string>  $arguments */
     public static function run(array $arguments): int
@@ -49,13 +40,12 @@ final class SimulateMeter
         }
         $meter = new SimulatedMeter($kind, (float) $options['level'], (float) $options['hours'], (int) $options['every'], (int) $options['per-post'],
             (int) $options['seed']);
-        $client = new Client(['base_uri' => $options['url'], 'timeout' => self::PATIENCE, 'headers' => ['Authorization' => "Bearer {$options['token']}",
-            'Accept' => 'application/json']]);
+        $client = new DeviceClient($options['url'], $options['token']);
         $from = time() - (int) $options['readings'] * (int) $options['every'];
         $sum = ['taken' => [], 'posts' => 0, 'tries' => 0, 'kept' => 0, 'known' => 0, 'refused' => 0];
         $began = microtime(true);
         foreach ($meter->posts($from, (int) $options['readings']) as $post) {
-            $answer = self::post($client, $post, $sum['tries']);
+            $answer = $client->post('/api/device/readings', ['readings' => $post]);
             if ($answer === null) {
                 fwrite(STDERR, "Nobody takes the readings. Check the address and the token, and that the application runs.\n");
 
@@ -70,35 +60,10 @@ final class SimulateMeter
             $due <= 0.0 ?: usleep((int) ($due * 1e6));
         }
         $sum['taken'] = count($sum['taken']);
+        $sum['tries'] = $client->tries;
         echo json_encode([...$sum, 'seconds' => round(microtime(true) - $began, 1)], JSON_THROW_ON_ERROR)."\n";
 
         return 0;
-    }
-
-    /**
-     * @param  list<array{at: string, value: float}>  $post
-     * @return ?array{kept: int, known: int, refused: int} null where nobody takes it
-     */
-    private static function post(Client $client, array $post, int &$tries): ?array
-    {
-        for ($try = 0; $try < self::TRIES; $try++) {
-            $tries++;
-            try {
-                $answer = $client->post('/api/device/readings', ['json' => ['readings' => $post], 'http_errors' => false]);
-                if ($answer->getStatusCode() === 200) {
-                    /** @var array{kept: int, known: int, refused: int} */
-                    return json_decode((string) $answer->getBody(), true, 8, JSON_THROW_ON_ERROR);
-                }
-                if (in_array($answer->getStatusCode(), [401, 422], true)) {
-                    return null;
-                }
-            } catch (GuzzleException) {
-                // Nobody is there just now.
-            }
-            usleep((int) (self::AGAIN_S * 1e6));
-        }
-
-        return null;
     }
 
     private static function usage(): int

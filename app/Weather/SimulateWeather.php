@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Weather;
 
-use GuzzleHttp\Client;
-use GuzzleHttp\Exception\GuzzleException;
+use App\Devices\DeviceClient;
 use InvalidArgumentException;
 use JollyPenny\Core\Living\Weather\DayWeather;
 use JollyPenny\Core\Living\Weather\SimulatedWeather;
@@ -27,12 +26,6 @@ final class SimulateWeather
 
     private const OPTIONS = ['token' => '', 'url' => 'http://127.0.0.1:8017', 'seed' => '1', 'last-frost' => '2027-05-28', 'first-frost' => '2027-09-20',
         'from' => '2027-03-01', 'to' => '2027-06-30', 'years' => '12', 'swing' => '12', 'off' => '2', 'colder' => '0', 'cold-snap' => '', 'pause' => '0'];
-
-    private const PATIENCE = 10.0;
-
-    private const AGAIN_S = 0.5;
-
-    private const TRIES = 120;
 
     private const MOST_IN_A_POST = 366;
 
@@ -59,13 +52,12 @@ final class SimulateWeather
         $begin = Day::parse(($from->year() - (int) $options['years']).'-01-01')->number;
         $weather = new SimulatedWeather(OutdoorYear::months($last, $first, false), $begin, $to->number + WeatherBook::AHEAD, (int) $options['seed'],
             (float) $options['swing'], (float) $options['off'], (float) $options['colder'], $snap);
-        $client = new Client(['base_uri' => $options['url'], 'timeout' => self::PATIENCE, 'headers' => ['Authorization' => "Bearer {$options['token']}",
-            'Accept' => 'application/json']]);
+        $client = new DeviceClient($options['url'], $options['token']);
 
         return self::play($client, $weather, $from->number, $to->number, (float) $options['pause']);
     }
 
-    private static function play(Client $client, SimulatedWeather $weather, int $from, int $to, float $pause): int
+    private static function play(DeviceClient $client, SimulatedWeather $weather, int $from, int $to, float $pause): int
     {
         $sum = ['posts' => 0, 'kept' => 0, 'known' => 0, 'changed' => 0, 'refused' => 0];
         $past = array_filter($weather->days, fn (int $day): bool => $day < $from, ARRAY_FILTER_USE_KEY);
@@ -75,7 +67,7 @@ final class SimulateWeather
                 'forecast' => ['made_on' => Day::ofNumber($day)->format(), 'days' => self::rows($weather->forecast($day))]];
         }
         foreach ($bodies as $body) {
-            $answer = self::post($client, $body);
+            $answer = $client->post('/api/device/weather', $body);
             if ($answer === null) {
                 fwrite(STDERR, "Nobody takes the weather. Check the address and the token, and that the application runs.\n");
 
@@ -100,31 +92,6 @@ final class SimulateWeather
     {
         return array_map(fn (int $day, DayWeather $one): array => ['date' => Day::ofNumber($day)->format(), 'low' => $one->low, 'high' => $one->high],
             array_keys($days), array_values($days));
-    }
-
-    /**
-     * @param  array<string, mixed>  $body
-     * @return ?array{kept: int, known: int, changed: int, refused: int} null where nobody takes it
-     */
-    private static function post(Client $client, array $body): ?array
-    {
-        for ($try = 0; $try < self::TRIES; $try++) {
-            try {
-                $answer = $client->post('/api/device/weather', ['json' => $body, 'http_errors' => false]);
-                if ($answer->getStatusCode() === 200) {
-                    /** @var array{kept: int, known: int, changed: int, refused: int} */
-                    return json_decode((string) $answer->getBody(), true, 8, JSON_THROW_ON_ERROR);
-                }
-                if (in_array($answer->getStatusCode(), [401, 422], true)) {
-                    return null;
-                }
-            } catch (GuzzleException) {
-                // Nobody is there just now.
-            }
-            usleep((int) (self::AGAIN_S * 1e6));
-        }
-
-        return null;
     }
 
     private static function usage(): int

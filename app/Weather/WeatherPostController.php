@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Weather;
 
+use App\Devices\DeviceToken;
 use App\Http\Json;
 use App\Models\WeatherPlace;
 use Illuminate\Http\JsonResponse;
@@ -13,7 +14,6 @@ use InvalidArgumentException;
 use JollyPenny\Core\Living\Weather\DayWeather;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\Units\Measure;
-use Laravel\Sanctum\PersonalAccessToken;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\UnauthorizedHttpException;
 
@@ -36,8 +36,6 @@ final class WeatherPostController
 
     /** Days in one post: a year and a day. */
     private const MOST = 367;
-
-    private const TOKEN = '/^[0-9]{1,18}\|[A-Za-z0-9]{40,64}$/D';
 
     /** @throws UnauthorizedHttpException without a token of a place */
     #[OA\Post(
@@ -87,9 +85,7 @@ final class WeatherPostController
 
     private static function sender(string $given): WeatherPlace
     {
-        // What is no token is never looked for.
-        $token = preg_match(self::TOKEN, $given) === 1 ? PersonalAccessToken::findToken($given) : null;
-        $place = $token !== null && $token->can(self::MAY) ? $token->getRelationValue('tokenable') : null;
+        $place = DeviceToken::owner($given, self::MAY);
 
         return $place instanceof WeatherPlace ? $place
             : throw new UnauthorizedHttpException('Bearer', 'This token is not one of a place with weather, or was taken back.');

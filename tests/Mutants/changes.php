@@ -1788,8 +1788,8 @@ return [
     ],
     [
         'any token may write weather',
-        'app/Weather/WeatherPostController.php',
-        '$token !== null && $token->can(self::MAY)',
+        'app/Devices/DeviceToken.php',
+        '$token !== null && $token->can($may)',
         '$token !== null',
         'tests/Feature/WeatherTest.php',
     ],
