@@ -83,7 +83,7 @@ final class DemoSeason
     /** Past years of weather and a spring's forecasts, at a place of their own, so that nobody's real thermometer is mixed up with them. */
     private static function weather(Season $season, stdClass $like): void
     {
-        $place = WeatherPlace::query()->create(['user_id' => $season->user_id, 'name' => $like->name]);
+        $place = WeatherPlace::query()->firstOrCreate(['user_id' => $season->user_id, 'name' => $like->name, 'demo' => true]);
         [$from, $to] = [Day::parse($like->from)->number, Day::parse($like->to)->number];
         $simulated = new SimulatedWeather($like->months, $from, $to + WeatherBook::AHEAD, $like->seed, $like->swing, colderC: $like->colder);
         WeatherDays::measured($place, array_filter($simulated->days, fn (int $day): bool => $day <= $to, ARRAY_FILTER_USE_KEY));

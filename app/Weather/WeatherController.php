@@ -38,6 +38,8 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  * @phpstan-type WeatherPlaceShape array{
  *     id: int,
  *     name: string,
+ *     // made up, with a made-up season
+ *     demo: bool,
  *     first_on: ?string,
  *     last_on: ?string,
  *     // days that were measured
@@ -195,7 +197,7 @@ final class WeatherController
     {
         $user = $this->gardener->user();
         $name = trim($request->validate(['name' => ['required', 'string', 'max:100']], ['name.*' => 'Give it a name of up to 100 letters.'])['name']);
-        if (WeatherPlace::query()->where('user_id', $user->id)->count() >= WeatherPlace::MOST) {
+        if (WeatherPlace::query()->where('user_id', $user->id)->where('demo', false)->count() >= WeatherPlace::MOST) {
             throw ValidationException::withMessages(['name' => 'There are '.WeatherPlace::MOST.' places here already. Take one out first.']);
         }
         $place = WeatherPlace::query()->create(['user_id' => $user->id, 'name' => $name === '' ? 'Garden' : $name]);
@@ -314,7 +316,7 @@ final class WeatherController
     {
         /** @var list<\stdClass> $rows */
         $rows = DB::select(<<<'SQL'
-            SELECT p.id, p.name, p.heard_at, f.forecast_on, y.days, y.first_on, y.last_on FROM weather_places p
+            SELECT p.id, p.name, p.demo, p.heard_at, f.forecast_on, y.days, y.first_on, y.last_on FROM weather_places p
             LEFT JOIN LATERAL (SELECT max(made_on) AS forecast_on FROM weather_forecasts WHERE weather_place_id = p.id) f ON true
             LEFT JOIN LATERAL (
                 SELECT count(*) AS days, min(year || '-' || date) AS first_on, max(year || '-' || date) AS last_on
@@ -323,7 +325,7 @@ final class WeatherController
             WHERE p.user_id = ? ORDER BY p.id
             SQL, [$user]);
 
-        return array_map(fn (\stdClass $row): array => ['id' => $row->id, 'name' => $row->name, 'first_on' => $row->first_on, 'last_on' => $row->last_on,
+        return array_map(fn (\stdClass $row): array => ['id' => $row->id, 'name' => $row->name, 'demo' => $row->demo, 'first_on' => $row->first_on, 'last_on' => $row->last_on,
             'days' => (int) $row->days, 'forecast_on' => $row->forecast_on, 'heard_at' => $row->heard_at], $rows);
     }
 }

@@ -14,6 +14,7 @@ return new class extends Migration
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->string('name', 100);
+            $table->boolean('demo')->default(false);
             $table->timestampTz('heard_at')->nullable();
             $table->timestampsTz();
             $table->index('user_id');

@@ -201,7 +201,16 @@ it('shows the made-up spring with its weather', function () {
     $id = $this->actingAs($user)->postJson('/api/seasons', ['from' => 'demo', 'demo' => 'may'])->assertCreated()->json('id');
     $seen = $this->getJson("/api/seasons/{$id}/setups/bench/weather?on=2026-11-30")->assertOk()->json();
     expect($seen['on'])->toBe('2027-05-09')->and($seen['days'])->toHaveCount(15)->and($seen['last_frost']['years'])->not->toBeEmpty()
-        ->and($seen['record']['called'])->toBeGreaterThan(5)->and($seen['tonight']['is_cold'])->toBeTrue()->and($seen['trust']['nights'])->toBe(55);
+        ->and($seen['places'][0]['demo'])->toBeTrue()->and($seen['record']['called'])->toBeGreaterThan(5)->and($seen['tonight']['is_cold'])->toBeTrue()->and($seen['trust']['nights'])->toBe(55);
+    // Opened again there is one such place still, and no season of one's own has its weather.
+    $this->postJson('/api/seasons', ['from' => 'demo', 'demo' => 'may'])->assertCreated();
+    $own = $this->getJson('/api/seasons')->json('seasons');
+    $own = array_values(array_filter($own, fn (array $one): bool => $one['name'] === 'Plot 17, spring 2027'))[0]['id'];
+    $there = $this->getJson("/api/seasons/{$own}/setups/bench/weather?on=2026-11-30")->assertOk()->json();
+    expect($there['places'])->toHaveCount(1)->and($there['place'])->toBeNull()->and($there['days'])->toBe([]);
+    [$real] = weatherPlace($this, 'Mine');
+    expect($this->getJson("/api/seasons/{$own}/setups/bench/weather?on=2026-11-30")->json('place'))->toBe($real)
+        ->and($this->getJson("/api/seasons/{$id}/setups/bench/weather?on=2026-11-30")->json('place'))->not->toBe($real);
 });
 
 it('goes by the garden\'s own thermometer before any station', function () {

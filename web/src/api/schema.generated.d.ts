@@ -4387,6 +4387,7 @@ export interface components {
         WeatherPlace: {
             id: number;
             name: string;
+            demo: boolean;
             first_on: string | null;
             last_on: string | null;
             days: number;

@@ -66,6 +66,7 @@ function Source({ season, one, us }: { season: number; one: Weather['places'][nu
       <p>
         <b>{one.name}</b>{' '}
         <span className="quiet">
+          {one.demo && 'made up; '}
           {one.days === 0
             ? 'no days yet'
             : `${one.days.toLocaleString('en')} ${plural(one.days, 'day')}, from ${day(one.first_on, us)} ${one.first_on?.slice(0, 4)} to ${day(one.last_on, us)} ${one.last_on?.slice(0, 4)}`}
