@@ -97,3 +97,15 @@ it('plays a spring as a station would, and is as it is on the phone of whoever l
     $this->find('[data-job="bring_in-2027-05-30"][data-done]');
     expect($this->overflows())->toBeFalse()->and($this->consoleErrors())->toBe([]);
 });
+
+it('moves a crop to the sill from the bench that has no room for it', function () {
+    $this->openScreen('bench');
+    $words = $this->text('[data-part="elsewhere"]');
+    expect($words)->toMatch('/^Move .+ to South windowsill on May \d+: 0 crowded days left/');
+    $this->click('[data-part="elsewhere"] button');
+    $season = fn () => $this->api('/api/seasons/'.$this->seasonId())['season'];
+    $moved = fn (): array => array_values(array_filter((array) array_column($season()['setups'], 'overrides', 'id')['bench'], fn (string $one): bool => str_ends_with($one, '-sill')));
+    $this->waitFor(fn () => $moved() !== [] ?: null, 'the crop to have a method of its own');
+    $this->waitFor(fn () => str_contains($this->text('main'), 'Every tray has room, light and warmth') ?: null, 'the bench to have room');
+    expect(array_column($season()['methods'], 'name', 'id')[$moved()[0]])->toContain('South windowsill from 2027-05-');
+});

@@ -1,9 +1,9 @@
-import { Link } from 'react-router';
 import { Select } from 'antd';
 import { useCallback, useState } from 'react';
 import { words } from '../../api/client';
 import { AddThing } from '../../edit/AddThing';
 import { DevicesPart } from './DevicesPart';
+import { Elsewhere } from './Elsewhere';
 import { GearPart } from './GearPart';
 import { FieldsOf } from '../../edit/typed';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
@@ -142,9 +142,7 @@ function Crowded({
               : 'Sow a week apart, or use smaller pots.'}
         </li>
       ))}
-      <li>
-        <Link to={`/seasons/${shown.id}/calendar`}>Ways to make room</Link>, another place among them, with what each costs.
-      </li>
+      <Elsewhere shown={shown} crops={runs.flatMap(({ crops }) => crops)} us={us} />
     </ul>
   );
 }
