@@ -15,6 +15,9 @@ final readonly class Nights
      * twenty come unsaid then, and more than half of the calls are right (docs/weather.md). */
     public const CHANCE = 0.1;
 
+    /** So many standard deviations on the mild side the chance is 0.067. */
+    private const MILD_Z = -1.5;
+
     /** A fleece over the plants keeps off so much. Common practice, no source. */
     public const COVER_C = 2.5;
 
@@ -45,8 +48,10 @@ final readonly class Nights
         $in = $cover = [];
         $fails = $was = false;
         foreach ($outside as $one) {
-            $chance = NormalDistribution::cumulative(($one->limitC - $low - $one->shelterC) / $trust->spread_c);
+            $z = ($one->limitC - $low - $one->shelterC) / $trust->spread_c;
             $was = $was || ($measured !== null && $measured->low + $one->shelterC < $one->limitC);
+            // Most evenings are mild: their chance is not worth working out.
+            $chance = $z < self::MILD_Z ? 0.0 : NormalDistribution::cumulative($z);
             if ($chance <= self::CHANCE) {
                 continue;
             }
