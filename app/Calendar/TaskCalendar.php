@@ -8,9 +8,9 @@ use App\Models\LogRow;
 use App\Seasons\KeptSeason;
 use App\Weather\SeasonWeather;
 use JollyPenny\Core\Living\Log\TaskKind;
-use JollyPenny\Core\Living\Tasks\EveningJobs;
 use JollyPenny\Core\Living\Tasks\Job;
 use JollyPenny\Core\Living\Tasks\Tasks;
+use JollyPenny\Core\Living\Tasks\WeatherJobs;
 use JollyPenny\Core\Season\Setup;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
@@ -49,7 +49,7 @@ final readonly class TaskCalendar
             $event->add('DTSTART', str_replace('-', '', $task->date), ['VALUE' => 'DATE']);
             $event->add('DTEND', gmdate('Ymd', (int) strtotime("{$task->date} +1 day UTC")), ['VALUE' => 'DATE']);
         }
-        foreach ($weather === null ? [] : (new EveningJobs($weather, $kept->file->units))->all() as $job) {
+        foreach ($weather === null ? [] : (new WeatherJobs($weather, $kept->file->units))->evenings() as $job) {
             self::evening($calendar, $kept, $setup, $job);
         }
 

@@ -362,7 +362,7 @@ it('hardens off by days that are mild enough, and moves planting out by those th
     $jobs = array_column((new Jobs($books, new LogBook([]), $cold))->all(), null, 'id');
     expect($jobs['copper-kettle-plant_out']->date)->toBe(Day::ofNumber($out + 2)->format())
         ->and($jobs['copper-kettle-plant_out']->detail)->toContain('later by 2 days')
-        ->and($jobs['harden-'.Day::ofNumber($start + 1)->format()]->words)->toContain('too cold today, leave in: ')
+        ->and($jobs['harden-'.Day::ofNumber($start + 1)->format()]->words)->toContain('too cold to go out: ')
         ->and($jobs['harden-'.Day::ofNumber($start)->format()]->words)->toContain('out for 1 hour: ');
     // However cold, it is not put off for ever.
     expect($with(array_fill(0, 8, 0.0))->hardening['copper-kettle']->moved)->toBe(8);

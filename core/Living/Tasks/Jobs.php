@@ -68,12 +68,12 @@ final readonly class Jobs
 
     private LogBook $log;
 
-    private ?EveningJobs $evenings;
+    private ?WeatherJobs $said;
 
     /** @param  ?WeatherNow  $weather  what it says of this season; null where nothing is known of it */
     public function __construct(private SetupBooks $books, LogBook $log, private ?WeatherNow $weather = null)
     {
-        $this->evenings = $weather === null ? null : new EveningJobs($weather, $books->season()->units);
+        $this->said = $weather === null ? null : new WeatherJobs($weather, $books->season()->units);
         $this->log = $log = $log->inSetup($books);
         $this->catalogue = new Catalogue;
         $facts = $shift = [];
@@ -117,7 +117,7 @@ final readonly class Jobs
                 array_push($jobs, ...$this->filling($tasks));
             }
         }
-        array_push($jobs, ...$this->evenings?->all() ?? [], ...$this->evenings?->hardening($this->names()) ?? []);
+        array_push($jobs, ...$this->said?->evenings() ?? [], ...$this->said?->hardening($this->names()) ?? []);
         $habits = Habits::of($this->books->season()->meta);
         $jobs = array_map(function (Job $job) use ($habits): Job {
             $job = $this->withState($job);
@@ -284,7 +284,7 @@ final readonly class Jobs
 
     private function lookDetail(int $day, int $full, ?Due $due): ?string
     {
-        $words = [$day === $full ? 'the full look: what is not up now counts as lost' : '', $due === null ? '' : (string) $this->evenings?->due($due)];
+        $words = [$day === $full ? 'the full look: what is not up now counts as lost' : '', $due === null ? '' : (string) $this->said?->due($due)];
 
         return implode('; ', array_filter($words)) ?: null;
     }
@@ -322,7 +322,7 @@ final readonly class Jobs
 
         $moved = $this->weather?->movedOut()[$plan->crop->id] ?? 0;
         $words = [$moved === 0 ? null : "later by {$moved} ".($moved === 1 ? 'day' : 'days').' that were too cold to harden off',
-            $bed === null ? null : $this->evenings?->coldBed($bed)];
+            $bed === null ? null : $this->said?->coldBed($bed)];
 
         return $this->plain($task, JobGroup::Out, self::PLANTING_DAYS, LogKind::Planted, $this->expected($plan), $plan)
             ->with(detail: implode('; ', array_filter($words)) ?: null);

@@ -14,7 +14,7 @@ use JollyPenny\Core\Season\Units\Measure;
 use JollyPenny\Core\Season\UnitSystem;
 
 /** What the weather asks of the gardener, in words: evenings on which plants come in, seed that is due, beds that are too cold. */
-final readonly class EveningJobs
+final readonly class WeatherJobs
 {
     /** Colder or warmer than the forecast by less is not worth a word, °C. */
     private const WORTH_SAYING_C = 0.5;
@@ -27,7 +27,7 @@ final readonly class EveningJobs
     }
 
     /** @return list<Job> one for each evening with something to bring in or to cover */
-    public function all(): array
+    public function evenings(): array
     {
         $jobs = [];
         foreach ($this->weather->nights as $night) {
@@ -62,8 +62,8 @@ final readonly class EveningJobs
             $words = $crops = [];
             $shade = false;
             foreach ($byHours as $hours => $some) {
-                $some_names = implode(', ', array_map(fn (array $one): string => $names[$one[0]] ?? '', $some));
-                $words[] = $hours === '' ? "too cold today, leave in: {$some_names}" : "out for {$hours} ".($hours === 1 ? 'hour' : 'hours').": {$some_names}";
+                $who = implode(', ', array_map(fn (array $one): string => $names[$one[0]] ?? '', $some));
+                $words[] = $hours === '' ? "too cold to go out: {$who}" : "out for {$hours} ".($hours === 1 ? 'hour' : 'hours').": {$who}";
                 $shade = $shade || $some[0][1]->shade;
                 array_push($crops, ...array_map(fn (array $one): string => (string) $one[0], $some));
             }
