@@ -32,6 +32,9 @@ it('opens the working of any figure of any way, down to its inputs', function ()
     $this->click('[data-per-wanted="saved"]');
     $this->waitFor(fn () => str_contains($this->text('.ant-drawer'), 'The same plants, grown') ?: null, 'the working');
     expect($this->text('[data-part="working-value"]'))->toBe('62.7¢');
+    // A press on what still slides in goes past it.
+    $this->waitFor(fn () => $this->browser->executeScript('return document.querySelector(".ant-drawer").getAnimations({ subtree: true }).length === 0') ?: null,
+        'the drawer to stand still');
     $this->press('why?', '[data-part="working"]');
     $this->waitFor(fn () => str_contains($this->text('.ant-drawer'), 'At the nursery') ?: null, 'the working beneath it');
 });
