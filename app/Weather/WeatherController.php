@@ -154,7 +154,10 @@ final class WeatherController
         $row = array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException();
         $place = WeatherPlace::ofSeason($kept->model);
         $crop = $input['crop'] ?? null;
-        $isSown = $crop !== null && LogRow::book($season)->crop($crop)->sown_on !== null;
+        $log = LogRow::book($season);
+        $asked = $crop === null ? array_column($kept->file->crops, 'id') : [$crop];
+        // What is in the soil is grown no sooner; of several, one is enough.
+        $isSown = array_filter($asked, fn (string $one): bool => $log->crop($one)->sown_on !== null) !== [];
         try {
             return Json::of(GoingOut::of($kept->costing, $row, $place === null ? new WeatherBook : WeatherDays::book($place),
                 $crop === null ? [] : [$crop], $isSown, (float) ($input['cover'] ?? 0)));

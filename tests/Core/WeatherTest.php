@@ -430,6 +430,10 @@ it('weighs each day of planting out: waiting as the season costs it, and the ris
     expect(array_column(GoingOut::of($costing, $setup, new WeatherBook, ['copper-kettle'], true)->days, 'shift'))->toBe(range(0, 28))
         ->and(GoingOut::of($costing, $setup, new WeatherBook, [], false)->crops)->toContain('copper-kettle', 'paint-box')->not->toContain('stone-button');
     expect(fn () => GoingOut::of($costing, $setup, new WeatherBook, ['autumn-bib'], false))->toThrow(InvalidArgumentException::class, 'no day to choose');
+    // Where nobody knows the risk, the earliest day is not simply the best.
+    $unknown = new SeasonCosting($season->with(lastFrostSpreadDays: 0.0));
+    expect(fn () => GoingOut::of($unknown, $setup, new WeatherBook, ['copper-kettle'], false))
+        ->toThrow(InvalidArgumentException::class, 'Nobody knows yet');
 });
 
 it('knows of every species how cold it may stand, sooner and later, with where that is from', function () {

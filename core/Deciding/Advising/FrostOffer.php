@@ -16,6 +16,9 @@ final readonly class FrostOffer
     /** A spread that differs by less is the same, days. */
     private const SAME_DAYS = 0.5;
 
+    /** A season takes no more. */
+    private const MOST_SPREAD_DAYS = 40.0;
+
     /**
      * @param  string  $last_frost  as offered, year-month-day
      * @param  ?string  $first_frost  as offered; as it is where the years say nothing of it, or it would not come after the last
@@ -50,7 +53,7 @@ final readonly class FrostOffer
         }
         $season = $costing->season;
         $offered = Day::parse($last->median);
-        $spread = round($last->spread_days, 1);
+        $spread = min(self::MOST_SPREAD_DAYS, round($last->spread_days, 1));
         $autumn = $first->median === null ? null : Day::parse($first->median);
         $autumn = $autumn !== null && $autumn->number > $offered->number ? $autumn : $season->firstFrost;
         $autumn = $autumn !== null && $autumn->number <= $offered->number ? null : $autumn;

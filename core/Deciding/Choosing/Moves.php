@@ -83,13 +83,14 @@ final readonly class Moves
             $there->with(name: "Move to {$place->name}", days: $left, container: null, mix: null, fill: 1.0, topDressing: null, extraDays: 0, until: null,
                 survival: 1.0, plantsPerSite: 1, minutesPerSite: 0.0),
         ]);
-        $on = Day::ofNumber($from);
-        $method = $plan->method->with(id: $this->freeId("{$plan->method->id}-{$place->id}"), name: "{$plan->method->name}, {$place->name} from ".$on->format(), stages: $stages, meta: null);
+        $method = $plan->method->with(id: $this->freeId("{$plan->method->id}-{$place->id}"),
+            name: "{$plan->method->name}, then {$place->name}", stages: $stages, meta: null);
         $setup = $this->books->setup;
         $edits = [['path' => ['methods', $method->id], 'to' => (new SeasonWriter)->row($method)],
             ['path' => ['setups', $setup->id, 'overrides', $plan->crop->id], 'to' => $method->id]];
 
-        return new Move($plan->crop->id, $plan->lot->variety, $place->name, $on->format(), $edits, $season->with(methods: [...$season->methods, $method]), $method->id);
+        return new Move($plan->crop->id, $plan->lot->variety, $place->name, Day::ofNumber($from)->format(), $edits,
+            $season->with(methods: [...$season->methods, $method]), $method->id);
     }
 
     /** What is left of a stage that is over earlier; one that rests goes on resting. */

@@ -80,14 +80,18 @@ final readonly class GoingOut
                 $covered += $threat->buyAnew * $threat->chanceCovered($shift);
             }
             $on = count($plans) === 1 ? Day::ofNumber($plans[0]->plantOutOn() + $shift)->format() : null;
-            $days[] = new GoingOutDay($shift, $on, self::between($waiting, $shift), $frost, $covered + $coverPrice, self::atOrAfter($crowded, $shift),
-                count($plans) === 1 ? $threats[0]->chance($shift) : null);
+            $wait = self::between($waiting, $shift);
+            $covered += $coverPrice;
+            $days[] = new GoingOutDay($shift, $on, $wait, $frost, $covered, self::atOrAfter($crowded, $shift),
+                count($plans) === 1 ? $threats[0]->chance($shift) : null, $wait + $frost, $wait + $covered);
         }
-        $best = self::cheapest($days, fn (GoingOutDay $day): float => $day->waiting + $day->frost);
-        $covered = self::cheapest($days, fn (GoingOutDay $day): float => $day->waiting + $day->covered);
+        $best = self::cheapest($days, fn (GoingOutDay $day): float => $day->cost);
+        $covered = self::cheapest($days, fn (GoingOutDay $day): float => $day->cost_covered);
+        $ids = array_map(fn (CropPlan $plan): string => $plan->crop->id, $plans);
+        $anew = array_sum(array_map(fn (Threat $one): float => $one->buyAnew, $threats));
 
-        return new self(array_map(fn (CropPlan $plan): string => $plan->crop->id, $plans), array_sum(array_map(fn (Threat $one): float => $one->buyAnew, $threats)),
-            $days, $best, $covered, $best->waiting + $best->frost - $covered->waiting - $covered->covered + $coverPrice, self::edits($plans, $best->shift), self::edits($plans, $covered->shift), $threats[0]->years());
+        return new self($ids, $anew, $days, $best, $covered, $best->cost - $covered->cost_covered + $coverPrice,
+            self::edits($plans, $best->shift), self::edits($plans, $covered->shift), $threats[0]->years());
     }
 
     /** @param  list<string>  $crops */
@@ -103,9 +107,13 @@ final readonly class GoingOut
         // What frost kills is killed by it, however well it is hardened off.
         $dies = $plan->species->tender ? 0.0 : Hardiness::of($species, false)->hardenedC;
         $bought = $books->nursery->basket($plan->crop);
-        $anew = $bought === null ? SetupTotals::of($books)->fillCost * $plan->crop->wanted / max(1, array_sum(array_column($season->crops, 'wanted'))) : $bought->cost;
+        // Where nobody sells it, it would be raised again: its share of what the set-up costs.
+        $share = $plan->crop->wanted / max(1, array_sum(array_column($season->crops, 'wanted')));
+        $anew = $bought->cost ?? SetupTotals::of($books)->fillCost * $share;
+        $bare = FrostChance::of($book, $season, $dies) ?? throw new InvalidArgumentException(
+            'Nobody knows yet how frost comes and goes here. Say how far the last frost varies, or read in ten past years.');
 
-        return new Threat($plan->plantOutOn(), $anew, FrostChance::of($book, $season, $dies), FrostChance::of($book, $season, $dies - Nights::COVER_C));
+        return new Threat($plan->plantOutOn(), $anew, $bare, FrostChance::of($book, $season, $dies - Nights::COVER_C));
     }
 
     /**

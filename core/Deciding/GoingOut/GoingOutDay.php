@@ -15,6 +15,8 @@ final readonly class GoingOutDay
      * @param  float  $covered  the same under a cover, with its price
      * @param  int  $crowded_days  on which the bench is then too full
      * @param  ?float  $chance  of such a night; null for several crops
+     * @param  float  $cost  of waiting and frost together
+     * @param  float  $cost_covered  the same with a cover
      */
     public function __construct(
         public int $shift,
@@ -24,6 +26,8 @@ final readonly class GoingOutDay
         public float $covered,
         public int $crowded_days,
         public ?float $chance,
+        public float $cost,
+        public float $cost_covered,
     ) {
     }
 }

@@ -12,15 +12,15 @@ final readonly class Threat
     /**
      * @param  int  $planned  day number on which it goes out by the plan
      * @param  float  $buyAnew  money for all of it
-     * @param  ?FrostChance  $bare  null where nobody knows: then nothing is feared
+     * @param  ?FrostChance  $covered  null where nobody knows how much rarer such nights are
      */
-    public function __construct(private int $planned, public float $buyAnew, private ?FrostChance $bare, private ?FrostChance $covered)
+    public function __construct(private int $planned, public float $buyAnew, private FrostChance $bare, private ?FrostChance $covered)
     {
     }
 
     public function chance(int $shift): float
     {
-        return $this->bare?->from($this->planned + $shift) ?? 0.0;
+        return $this->bare->from($this->planned + $shift);
     }
 
     /** Under a cover; where nobody knows how much rarer such nights are, it takes nothing off. */
@@ -31,6 +31,6 @@ final readonly class Threat
 
     public function years(): int
     {
-        return $this->bare->years ?? 0;
+        return $this->bare->years;
     }
 }

@@ -4983,6 +4983,10 @@ export interface components {
             crowded_days: number;
             /** @description of such a night; null for several crops */
             chance: number | null;
+            /** @description of waiting and frost together */
+            cost: number;
+            /** @description the same with a cover */
+            cost_covered: number;
         };
         /** @description What a season costs, crop by crop and head by head; every row and every column adds up to the coin. *\/ */
         Ledger: {

@@ -12,8 +12,8 @@ const GROUND = 146;
 /** Days so dear that they would press all others to the ground are cut off. */
 const CUT = 4;
 
-const total = (one: GoingOut['best']) => one.waiting + one.frost;
-const totalCovered = (one: GoingOut['best']) => one.waiting + one.covered;
+const total = (one: GoingOut['best']) => one.cost;
+const totalCovered = (one: GoingOut['best']) => one.cost_covered;
 
 /** What planting out on each day may cost, without a cover and with one, and the cheapest day of each. */
 export function GoingOutCurve({ out, us }: { out: GoingOut; us: boolean }) {
