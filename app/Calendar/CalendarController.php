@@ -68,7 +68,8 @@ final class CalendarController
     ]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\Parameter(name: 'on', in: 'query', required: false, description: 'the gardener\'s own day, for what the weather says', schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'on', in: 'query', required: false, description: 'the gardener\'s own day, for what the weather says',
+        schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The calendar', content: new OA\JsonContent(ref: '#/components/schemas/Calendar'))]
     public function show(Request $request, int $season, string $setup): JsonResponse
     {

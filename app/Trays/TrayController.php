@@ -102,7 +102,8 @@ final class TrayController
     )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\Parameter(name: 'on', in: 'query', required: false, description: 'the gardener\'s own day, for what the weather says', schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'on', in: 'query', required: false, description: 'the gardener\'s own day, for what the weather says',
+        schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The jobs', content: new OA\JsonContent(ref: '#/components/schemas/Jobs'))]
     public function today(Request $request, int $season, string $setup): JsonResponse
     {
@@ -126,7 +127,8 @@ final class TrayController
     )]
     #[OA\Parameter(name: 'season', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'setup', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\Parameter(name: 'on', in: 'query', required: false, description: 'the gardener\'s own day, for what the weather says', schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'on', in: 'query', required: false, description: 'the gardener\'s own day, for what the weather says',
+        schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The trays', content: new OA\JsonContent(ref: '#/components/schemas/TraysState'))]
     public function show(Request $request, int $season, string $setup): JsonResponse
     {

@@ -328,7 +328,8 @@ final class WeatherController
             WHERE p.user_id = ? ORDER BY p.id
             SQL, [$user]);
 
-        return array_map(fn (\stdClass $row): array => ['id' => $row->id, 'name' => $row->name, 'demo' => $row->demo, 'first_on' => $row->first_on, 'last_on' => $row->last_on,
+        return array_map(fn (\stdClass $row): array => ['id' => $row->id, 'name' => $row->name,
+            'demo' => $row->demo, 'first_on' => $row->first_on, 'last_on' => $row->last_on,
             'days' => (int) $row->days, 'forecast_on' => $row->forecast_on, 'heard_at' => $row->heard_at], $rows);
     }
 }

@@ -116,7 +116,12 @@ final readonly class WeatherDays
         return new WeatherBook($measured, $forecasts);
     }
 
-    /** @return array{measured: list<array{date: string, low: float, high: float}>, forecasts: list<array{made_on: string, days: list<array{date: string, low: float, high: float}>}>} */
+    /**
+     * @return array{
+     *     measured: list<array{date: string, low: float, high: float}>,
+     *     forecasts: list<array{made_on: string, days: list<array{date: string, low: float, high: float}>}>,
+     * }
+     */
     public static function exported(WeatherPlace $place): array
     {
         $book = self::book($place);

@@ -1740,8 +1740,8 @@ return [
     [
         'the cover\'s price given away',
         'core/Deciding/GoingOut/GoingOut.php',
-        '$covered + $coverPrice, self::atOrAfter',
-        '$covered, self::atOrAfter',
+        '$covered += $coverPrice;',
+        '',
         'tests/Core/WeatherTest.php',
     ],
     [

@@ -19,8 +19,8 @@ use JollyPenny\Core\Season\Units\Measure;
 use Tests\Oracle\PlainWeather;
 use Tests\Seasons;
 
-/** Springs that were not looked at while the calls were tuned (those were seeds 1 to 59). */
-const SPRINGS = [5001, 5200];
+/** Springs that were not looked at while the calls were tuned (those were seeds 1 to 59, and once 5001 to 5200). */
+const SPRINGS = [7001, 7200];
 
 function number(string $date): int
 {

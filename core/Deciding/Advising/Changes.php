@@ -79,7 +79,8 @@ final readonly class Changes
     {
         $format = $this->season->units === UnitSystem::Us ? 'F j' : 'j F';
         foreach ((new Moves($this->books))->of($crop->id) as $move) {
-            yield new Change('move', $crop->id, "Move {$move->name} to {$move->place} on ".gmdate($format, 86400 * Day::parse($move->on)->number), $move->edits);
+            $day = gmdate($format, 86400 * Day::parse($move->on)->number);
+            yield new Change('move', $crop->id, "Move {$move->name} to {$move->place} on {$day}", $move->edits);
         }
     }
 

@@ -36,7 +36,9 @@ final readonly class Reliefs
             if (! in_array($crop->id, $crowding, true)) {
                 continue;
             }
-            array_push($reliefs, ...$this->otherDays($crop, $setup, $costing, $now, $soundness), ...$this->otherMethods($crop, $setup, $costing, $now, $soundness),
+            array_push($reliefs,
+                ...$this->otherDays($crop, $setup, $costing, $now, $soundness),
+                ...$this->otherMethods($crop, $setup, $costing, $now, $soundness),
                 ...$this->otherPlaces($crop, $setup, $costing, $now, $soundness));
         }
         usort($reliefs, fn (Relief $a, Relief $b): int => [$a->crowded_days, $a->cost] <=> [$b->crowded_days, $b->cost]);

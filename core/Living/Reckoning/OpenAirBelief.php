@@ -45,7 +45,8 @@ final readonly class OpenAirBelief
         $edits = [];
         foreach ($season->places as $place) {
             if ($place->outdoors && is_array($place->tempC)) {
-                $edits[] = ['path' => ['places', $place->id, 'temp_c'], 'to' => array_map(fn (float $now, float $by): float => round($now + $by, 1), $place->tempC, $moves)];
+                $moved = array_map(fn (float $now, float $by): float => round($now + $by, 1), $place->tempC, $moves);
+                $edits[] = ['path' => ['places', $place->id, 'temp_c'], 'to' => $moved];
             }
         }
         [$days, $all] = [array_sum($counts), self::PLAN_DAYS * 12];

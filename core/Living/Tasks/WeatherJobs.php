@@ -77,7 +77,9 @@ final readonly class WeatherJobs
     /** A temperature, in the season's units. */
     public function degrees(float $celsius): string
     {
-        return str_replace('-', '−', (string) (int) round($this->isUs() ? Measure::Fahrenheit->fromCore($celsius) : $celsius)).($this->isUs() ? ' °F' : ' °C');
+        $number = (string) (int) round($this->isUs() ? Measure::Fahrenheit->fromCore($celsius) : $celsius);
+
+        return str_replace('-', '−', $number).($this->isUs() ? ' °F' : ' °C');
     }
 
     /** When seed is due, as "due Apr 21 to 23". */

@@ -53,7 +53,9 @@ final readonly class Hardening
         $off = 0;
         for ($day = $from, $done = 0; $done < $length; $day++) {
             $known = $weather->book->on($day, $weather->today);
-            $mild = $known === null || $off >= self::MOST_DAYS_OFF || $known->high + $weather->shelterOf($stage->place, $day) >= $hardiness->standsC + self::MILD_C;
+            // In doubt, and after a fortnight, the day counts.
+            $mild = $known === null || $off >= self::MOST_DAYS_OFF
+                || $known->high + $weather->shelterOf($stage->place, $day) >= $hardiness->standsC + self::MILD_C;
             $share = $length === 1 ? 1.0 : $done / ($length - 1);
             $hours = round(self::FIRST_HOURS + $share * (self::LAST_HOURS - self::FIRST_HOURS));
             $days[] = new HardeningDay(Day::ofNumber($day)->format(), $mild ? $hours : null, $done < self::SHADE_DAYS, $known?->high);

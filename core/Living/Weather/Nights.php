@@ -65,7 +65,8 @@ final readonly class Nights
         }
 
         return new Night(Day::ofNumber($evening)->format(), $low, $said->low, $measured?->low, $trust->spread_c, $in, $cover, $fails,
-            self::minutes($in, self::CARRY_MINUTES) + self::minutes($cover, self::COVER_MINUTES), $in !== [] || $cover !== [], $measured === null ? null : $was);
+            self::minutes($in, self::CARRY_MINUTES) + self::minutes($cover, self::COVER_MINUTES),
+            $in !== [] || $cover !== [], $measured === null ? null : $was);
     }
 
     private function trustBefore(int $evening): ForecastTrust
@@ -101,8 +102,10 @@ final readonly class Nights
         $known = array_filter($nights, fn (Night $night): bool => $night->was_cold !== null);
         $called = array_filter($known, fn (Night $night): bool => $night->is_cold);
 
-        return ['nights' => count($known), 'called' => count($called), 'right' => count(array_filter($called, fn (Night $night): bool => $night->was_cold === true)),
-            'missed' => count(array_filter($known, fn (Night $night): bool => $night->was_cold === true && ! $night->is_cold))];
+        $right = array_filter($called, fn (Night $night): bool => $night->was_cold === true);
+        $missed = array_filter($known, fn (Night $night): bool => $night->was_cold === true && ! $night->is_cold);
+
+        return ['nights' => count($known), 'called' => count($called), 'right' => count($right), 'missed' => count($missed)];
     }
 
     /**

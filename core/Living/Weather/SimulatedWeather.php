@@ -68,7 +68,8 @@ final class SimulatedWeather
         for ($lead = 1; $lead <= WeatherBook::AHEAD; $lead++) {
             // What is off tomorrow is mostly off the day after too.
             $spread = $this->offC + self::MORE_A_DAY_C * ($lead - 1);
-            $off = $lead === 1 ? $spread * self::normal($this->errors) : self::STAYS * $off + sqrt(1 - self::STAYS ** 2) * $spread * self::normal($this->errors);
+            $new = $spread * self::normal($this->errors);
+            $off = $lead === 1 ? $new : self::STAYS * $off + sqrt(1 - self::STAYS ** 2) * $new;
             $real = $this->days[$made + $lead] ?? null;
             if ($real !== null) {
                 $low = round($real->low + $this->colderC + $off, 1);

@@ -35,7 +35,8 @@ final readonly class WeatherFile
             $day = self::day($one instanceof stdClass ? $one->date ?? null : null, "{$path}[{$i}].date");
             [$low, $high] = $one instanceof stdClass ? [$one->low ?? null, $one->high ?? null] : [null, null];
             if (! is_numeric($low) || ! is_numeric($high)) {
-                throw new InvalidArgumentException("{$path}[{$i}]: A day needs its lowest and highest, in °C: {\"date\": \"2027-05-03\", \"low\": 2.5, \"high\": 14}.");
+                throw new InvalidArgumentException("{$path}[{$i}]: A day needs its lowest and highest, in °C: "
+                    .'{"date": "2027-05-03", "low": 2.5, "high": 14}.');
             }
             try {
                 $days[$day->number] = DayWeather::checked((float) $low, (float) $high);

@@ -28,7 +28,8 @@ final readonly class StandingTime
     private const POWER = 1 / 3;
 
     /** Squash is through its pot in no time; onions and herbs bear to be crowded. */
-    private const PATIENCE = ['root' => 0.7, 'bed' => 0.8, 'pot' => 0.7, 'cool' => 1.0, 'heat' => 1.15, 'potted' => 1.0, 'cell' => 1.0, 'clump' => 1.6, 'blanket' => 1.6];
+    private const PATIENCE = ['root' => 0.7, 'bed' => 0.8, 'pot' => 0.7, 'cool' => 1.0, 'heat' => 1.15,
+        'potted' => 1.0, 'cell' => 1.0, 'clump' => 1.6, 'blanket' => 1.6];
 
     /** @return list<ContainerStay> of each filling whose volume is known */
     public static function of(CropPlan $plan, Raising $raising): array
