@@ -37,7 +37,6 @@ export function PlanningPage({ children, till, bare = false }: Props) {
     writing.sign = season === null ? null : moneySign(season.currency);
     writing.places = season === null ? 2 : places(season.currency);
   }, [season]);
-  const store = useStore();
   const shown = useOnScreen();
   if (status === 'deleted') return <Deleted />;
   if (season !== null && season.setups.length === 0) {
@@ -49,45 +48,8 @@ export function PlanningPage({ children, till, bare = false }: Props) {
       </main>
     );
   }
-  if (entry?.unreckoned === true) {
-    return (
-      <main className="work" id="work">
-        <h1>This season cannot be worked out</h1>
-        <p role="alert">
-          Something in it breaks the calculation, and the fault is noted. Nothing is lost. Undo the last change, or download the
-          season.
-        </p>
-        <p>
-          {entry.history.undo !== null && (
-            <button type="button" className="plain" data-action="undo" onClick={store.undo}>
-              Undo: {entry.history.undo}
-            </button>
-          )}{' '}
-          <a className="plain" href={`/api/seasons/${store.id}/file`} download>
-            Download it
-          </a>{' '}
-          <a className="plain" href="/seasons">
-            Your seasons
-          </a>
-        </p>
-      </main>
-    );
-  }
-  if (shown === null) {
-    return (
-      <main className="work" id="work" aria-busy={status !== 'missing'}>
-        {status === 'missing' ? (
-          <p role="alert">
-            There is no such season in your garden. <a href="/seasons">Your seasons</a>
-          </p>
-        ) : status === 'away' ? (
-          <p role="alert">The server does not answer. This page tries again by itself.</p>
-        ) : (
-          <p className="quiet">Fetching your season…</p>
-        )}
-      </main>
-    );
-  }
+  if (entry?.unreckoned === true) return <Unreckoned undo={entry.history.undo} />;
+  if (shown === null) return <NotShown status={status} />;
   const moved = last?.setup === shown.setup.id ? { label: last.label, move: last.till } : null;
   const strip = till ?? { till: shown.pictures.till, crop: null, where: shown.setup.name, last: moved };
   return (
@@ -117,5 +79,49 @@ export function PlanningPage({ children, till, bare = false }: Props) {
       <WorkingDrawer asked={asked} ask={ask} />
       <ConflictDialog />
     </AskContext>
+  );
+}
+
+/** A season that breaks the calculation, and the ways out. */
+function Unreckoned({ undo }: { undo: string | null }) {
+  const store = useStore();
+  return (
+    <main className="work" id="work">
+      <h1>This season cannot be worked out</h1>
+      <p role="alert">
+        Something in it breaks the calculation, and the fault is noted. Nothing is lost. Undo the last change, or download the
+        season.
+      </p>
+      <p>
+        {undo !== null && (
+          <button type="button" className="plain" data-action="undo" onClick={store.undo}>
+            Undo: {undo}
+          </button>
+        )}{' '}
+        <a className="plain" href={`/api/seasons/${store.id}/file`} download>
+          Download it
+        </a>{' '}
+        <a className="plain" href="/seasons">
+          Your seasons
+        </a>
+      </p>
+    </main>
+  );
+}
+
+/** Nothing to show yet, or nothing at all. */
+function NotShown({ status }: { status: ReturnType<typeof useSnapshot>['status'] }) {
+  return (
+    <main className="work" id="work" aria-busy={status !== 'missing'}>
+      {status === 'missing' ? (
+        <p role="alert">
+          There is no such season in your garden. <a href="/seasons">Your seasons</a>
+        </p>
+      ) : status === 'away' ? (
+        <p role="alert">The server does not answer. This page tries again by itself.</p>
+      ) : (
+        <p className="quiet">Fetching your season…</p>
+      )}
+    </main>
   );
 }

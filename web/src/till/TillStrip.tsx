@@ -27,15 +27,11 @@ const PAUSE_MS = 1200;
 /** Moves smaller than these do not show in the figures. */
 const STILL = { coin: 5e-5, money: 5e-4 };
 
-/** The strip of receipt that answers the one question, and says what the last change did to it. */
-export function TillStrip({ till, last, explain, where }: Props) {
-  const season = useOnScreen()?.season;
-  const currency = season?.currency ?? 'USD';
-  const lost = season === undefined || season.mishap <= 0 ? null : Math.round(1 / season.mishap);
-  const move = last?.move;
+/** The figures beside the first, and what the last change did to each. */
+function figuresOf(till: Till, move: TillMove | undefined, currency: string) {
   const change = (by: number | null | undefined): string | null =>
     by == null || Math.abs(by) < STILL.money ? null : moneyChange(by, currency);
-  const figures = [
+  return [
     {
       name: 'Same plants: grow',
       id: 'same',
@@ -65,6 +61,14 @@ export function TillStrip({ till, last, explain, where }: Props) {
       moved: change(move?.cash_now),
     },
   ];
+}
+
+/** The strip of receipt that answers the one question, and says what the last change did to it. */
+export function TillStrip({ till, last, explain, where }: Props) {
+  const season = useOnScreen()?.season;
+  const currency = season?.currency ?? 'USD';
+  const lost = season === undefined || season.mishap <= 0 ? null : Math.round(1 / season.mishap);
+  const figures = figuresOf(till, last?.move, currency);
   return (
     <aside className={s.till} aria-label="What your plants cost">
       <dl>
@@ -91,7 +95,7 @@ export function TillStrip({ till, last, explain, where }: Props) {
               {money(till.per_finished, currency, true)}
             </button>
             <span className={s.tillMoved} data-part="till-moved">
-              {last !== null && <Moved by={move?.per_finished ?? null} label={last.label} currency={currency} />}
+              {last !== null && <Moved by={last.move?.per_finished ?? null} label={last.label} currency={currency} />}
             </span>
           </dd>
         </div>

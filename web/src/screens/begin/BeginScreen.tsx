@@ -46,12 +46,13 @@ function Questions({ levels }: { levels: PriceLevel[] }) {
   const given: Answers = { ...initial, ...form.getFieldsValue(true), ...watched };
   const [query, setQuery] = useSearchParams();
   const number = Math.min(QUESTIONS.length, Math.max(1, Number(query.get('question')) || 1));
+  const go = (question: number) => setQuery({ question: String(question) });
   const start = useStart();
   /** Straight to the list: what has not been asked is put in as it was guessed, and counted among the guesses to check. */
   const guessOn = (from: number) => {
     form.setFieldValue('guessed', DECIDES.slice(from - 1));
     keep(form.getFieldsValue(true));
-    setQuery({ question: String(QUESTIONS.length) });
+    go(QUESTIONS.length);
   };
   const onward = async () => {
     await form.validateFields(QUESTIONS[number - 1]);
@@ -59,7 +60,7 @@ function Questions({ levels }: { levels: PriceLevel[] }) {
       'guessed',
       given.guessed.filter((path) => path !== DECIDES[number - 1]),
     );
-    if (number < QUESTIONS.length) setQuery({ question: String(number + 1) });
+    if (number < QUESTIONS.length) go(number + 1);
     else start.mutate({ ...initial, ...form.getFieldsValue(true) });
   };
   return (
@@ -104,24 +105,38 @@ function Questions({ levels }: { levels: PriceLevel[] }) {
           {words(start.error)}
         </p>
       )}
-      <div className={s.onward}>
-        <Button htmlType="submit" type="primary" size="large" loading={start.isPending}>
-          {number < QUESTIONS.length ? 'Next' : 'Show me the answer'}
-        </Button>
-        {number < QUESTIONS.length && (
-          <Button type="text" onClick={() => guessOn(number)}>
-            Guess for me, I write my list
-          </Button>
-        )}
-        {number > 1 ? (
-          <Button type="text" onClick={() => setQuery({ question: String(number - 1) })}>
-            Back
-          </Button>
-        ) : (
-          <Link to="/seasons">Your seasons</Link>
-        )}
-      </div>
+      <Onward number={number} starting={start.isPending} guess={() => guessOn(number)} go={go} />
     </Form>
+  );
+}
+
+interface OnwardProps {
+  number: number;
+  starting: boolean;
+  guess: () => void;
+  go: (question: number) => void;
+}
+
+/** On to the next question or the answer, and back. */
+function Onward({ number, starting, guess, go }: OnwardProps) {
+  return (
+    <div className={s.onward}>
+      <Button htmlType="submit" type="primary" size="large" loading={starting}>
+        {number < QUESTIONS.length ? 'Next' : 'Show me the answer'}
+      </Button>
+      {number < QUESTIONS.length && (
+        <Button type="text" onClick={guess}>
+          Guess for me, I write my list
+        </Button>
+      )}
+      {number > 1 ? (
+        <Button type="text" onClick={() => go(number - 1)}>
+          Back
+        </Button>
+      ) : (
+        <Link to="/seasons">Your seasons</Link>
+      )}
+    </div>
   );
 }
 

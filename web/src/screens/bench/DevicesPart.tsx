@@ -50,20 +50,59 @@ export function DevicesPart({ season, id, setup, revision }: Props) {
   );
 }
 
+/** A reading in the garden's units; a lift is a difference of temperatures. */
+const show = (value: number, unit: string, lift: boolean, us: boolean): string =>
+  unit === 'W'
+    ? `${Math.round(value)} W`
+    : us
+      ? `${Number((lift ? value * 1.8 : inUnit(value, '°F')).toFixed(1))} °F`
+      : `${Number(value.toFixed(1))} °C`;
+
+/** Day by day: kWh as bars beside the plan's line, or the mean temperature. */
+function Readings({ days, power, us }: { days: Device['report']['days']; power: boolean; us: boolean }) {
+  const most = Math.max(...days.map(({ kwh, planned }) => Math.max(kwh, planned ?? 0)), 0.001);
+  return (
+    <div
+      className={s.readings}
+      role="img"
+      aria-label={days
+        .map(({ date, kwh, mean, planned }) =>
+          power
+            ? `${date}: ${kwh.toFixed(2)} kWh${planned === null ? '' : `, planned ${planned.toFixed(2)}`}`
+            : `${date}: ${show(mean, '°C', false, us)}`,
+        )
+        .join('; ')}
+    >
+      {days.map(({ date, kwh, mean, hours, planned }) => (
+        <span
+          key={date}
+          title={`${shortDay(date, us)}: ${power ? `${kwh.toFixed(2)} kWh` : show(mean, '°C', false, us)}, ${Math.round(hours)} h measured`}
+        >
+          {power ? (
+            <>
+              <i style={{ height: `${(44 * kwh) / most}px` }} />
+              {planned !== null && <u style={{ bottom: `${(44 * planned) / most + 18}px` }} />}
+              <small>{Number(date.slice(8))}</small>
+            </>
+          ) : (
+            <>
+              <b className="mono">{Math.round(us ? inUnit(mean, '°F') : mean)}°</b>
+              <small>{Number(date.slice(8))}</small>
+            </>
+          )}
+        </span>
+      ))}
+    </div>
+  );
+}
+
 function DeviceLine({ season, id, device }: { season: Season; id: number; device: Device }) {
   const store = useStore();
   const queries = useQueryClient();
   const [why, setWhy] = useState<string | null>(null);
   const us = season.units === 'us';
   const days = device.report.days.slice(-DAYS);
-  const most = Math.max(...days.map(({ kwh, planned }) => Math.max(kwh, planned ?? 0)), 0.001);
   const power = device.kind === 'meter';
-  const show = (value: number, unit: string, lift: boolean) =>
-    unit === 'W'
-      ? `${Math.round(value)} W`
-      : us
-        ? `${Number((lift ? value * 1.8 : inUnit(value, '°F')).toFixed(1))} °F`
-        : `${Number(value.toFixed(1))} °C`;
   const remove = () =>
     answered(client.DELETE('/api/seasons/{season}/devices/{device}', { params: { path: { season: id, device: device.id } } }))
       .then(() => queries.invalidateQueries({ queryKey: ['devices', id] }))
@@ -90,7 +129,7 @@ function DeviceLine({ season, id, device }: { season: Season; id: number; device
         return (
           <p key={offer.path.join('.')} data-part="device-offer">
             {offer.name} really {offer.unit === 'W' ? 'draws' : lift ? 'lifts' : 'stands at'}{' '}
-            <b>{show(offer.real, offer.unit, lift)}</b>, not {show(offer.now, offer.unit, lift)}.{' '}
+            <b>{show(offer.real, offer.unit, lift, us)}</b>, not {show(offer.now, offer.unit, lift, us)}.{' '}
             <button
               type="button"
               className="plain"
@@ -102,39 +141,7 @@ function DeviceLine({ season, id, device }: { season: Season; id: number; device
           </p>
         );
       })}
-      {days.length > 0 && (
-        <div
-          className={s.readings}
-          role="img"
-          aria-label={days
-            .map(({ date, kwh, mean, planned }) =>
-              power
-                ? `${date}: ${kwh.toFixed(2)} kWh${planned === null ? '' : `, planned ${planned.toFixed(2)}`}`
-                : `${date}: ${show(mean, '°C', false)}`,
-            )
-            .join('; ')}
-        >
-          {days.map(({ date, kwh, mean, hours, planned }) => (
-            <span
-              key={date}
-              title={`${shortDay(date, us)}: ${power ? `${kwh.toFixed(2)} kWh` : show(mean, '°C', false)}, ${Math.round(hours)} h measured`}
-            >
-              {power ? (
-                <>
-                  <i style={{ height: `${(44 * kwh) / most}px` }} />
-                  {planned !== null && <u style={{ bottom: `${(44 * planned) / most + 18}px` }} />}
-                  <small>{Number(date.slice(8))}</small>
-                </>
-              ) : (
-                <>
-                  <b className="mono">{Math.round(us ? inUnit(mean, '°F') : mean)}°</b>
-                  <small>{Number(date.slice(8))}</small>
-                </>
-              )}
-            </span>
-          ))}
-        </div>
-      )}
+      {days.length > 0 && <Readings days={days} power={power} us={us} />}
       {power && days.length > 0 && <p className="quiet">Bars: kWh a day as measured; the line is the plan’s.</p>}
       {why !== null && <p role="alert">{why}</p>}
     </div>

@@ -15,6 +15,11 @@ interface Props {
 /** What a seedling needs of light in a day, mol/m². */
 const ENOUGH = 10;
 
+const parseTime = (typed: string) =>
+  /^([01]?\d|2[0-3]):[0-5]\d$/.test(typed.trim())
+    ? ({ ok: true, value: typed.trim().padStart(5, '0') } as const)
+    : ({ ok: false, why: 'Type a time from 00:00 to 23:59.' } as const);
+
 /** Watts, trays and hours of a lamp, mat or fan in one sentence, and what comes of it. */
 export function ThingFacts({ season, alike: { list, row, ids, name: called }, uses, save }: Props) {
   const isGuess = useIsGuess();
@@ -83,11 +88,7 @@ export function ThingFacts({ season, alike: { list, row, ids, name: called }, us
           name={name('on_at')}
           value={light.on_at}
           show={String}
-          parse={(typed) =>
-            /^([01]?\d|2[0-3]):[0-5]\d$/.test(typed.trim())
-              ? { ok: true, value: typed.trim().padStart(5, '0') }
-              : { ok: false, why: 'Type a time from 00:00 to 23:59.' }
-          }
+          parse={parseTime}
           save={save('on_at', 'starts')}
         />
       )}

@@ -74,8 +74,8 @@ function useDrag(move: Props['move']) {
   return { drag, hold, drop, forget, step };
 }
 
-/** One crop's line of ground: seed below it, plants above; the ends of its stages and the sowing are dragged, or moved by keys. */
-export const Bars = memo(function Bars({ result, name, axis, y, grip, us, marks, move }: Props) {
+/** Handles that are dragged with the pointer along the axis, or moved by keys: which one moves, by how many days, and what to listen to. */
+function useHandles(axis: Props['axis'], move: Props['move']) {
   const { drag, hold, drop, forget, step } = useDrag(move);
   const svg = useRef<SVGGElement>(null);
   const began = useRef<{ stage: number; from: number } | null>(null);
@@ -105,6 +105,24 @@ export const Bars = memo(function Bars({ result, name, axis, y, grip, us, marks,
     else return;
     event.preventDefault();
   };
+  const cancel = () => {
+    began.current = null;
+    forget();
+  };
+  const gestures = (stage: number) => ({
+    onPointerDown: start(stage),
+    onPointerMove: along,
+    onPointerUp: done,
+    onPointerCancel: cancel,
+    onKeyDown: keys(stage),
+    onBlur: drop,
+  });
+  return { svg, drag, gestures };
+}
+
+/** One crop's line of ground: seed below it, plants above; the ends of its stages and the sowing are dragged, or moved by keys. */
+export const Bars = memo(function Bars({ result, name, axis, y, grip, us, marks, move }: Props) {
+  const { svg, drag, gestures } = useHandles(axis, move);
   const by = drag?.by ?? 0;
   const moves = (stage: number): number => (drag === null || (drag.stage !== SOWING && stage <= drag.stage) ? 0 : by);
   const from = (stage: number) => dayNumber(result.stages[stage]?.start ?? '') + moves(stage);
@@ -130,15 +148,7 @@ export const Bars = memo(function Bars({ result, name, axis, y, grip, us, marks,
       aria-valuemin={axis.domain()[0]}
       aria-valuemax={axis.domain()[1]}
       data-handle={`${result.id}:${stage}`}
-      onPointerDown={start(stage)}
-      onPointerMove={along}
-      onPointerUp={done}
-      onPointerCancel={() => {
-        began.current = null;
-        forget();
-      }}
-      onKeyDown={keys(stage)}
-      onBlur={drop}
+      {...gestures(stage)}
     />
   );
   const dragged = drag === null || by === 0 ? null : drag.stage === SOWING ? sown : to(drag.stage);
@@ -172,14 +182,7 @@ export const Bars = memo(function Bars({ result, name, axis, y, grip, us, marks,
         );
       })}
       <line x1={axis(from(0))} x2={axis(to(result.stages.length - 1))} y1={y + SOIL} y2={y + SOIL} className={s.soilLine} />
-      <g
-        transform={`translate(${axis(to(result.stages.length - 1))} ${y + SOIL - TALL})`}
-        className={s.leaves}
-        aria-hidden="true"
-      >
-        <path d="M0,2 C2,-8 9,-11 14,-10 C13,-3 7,2 0,2 Z" />
-        <path d="M0,3 C-2,-5 -8,-8 -13,-7 C-12,0 -6,3 0,3 Z" />
-      </g>
+      <Leaves x={axis(to(result.stages.length - 1))} y={y + SOIL - TALL} />
       {result.stages.map((stage, index) => handle(index, to(index), `${name}: end of ${stage.name}`))}
       {sown !== null && handle(SOWING, sown, `${name}: sowing`)}
       {dragged !== null && (
@@ -190,6 +193,16 @@ export const Bars = memo(function Bars({ result, name, axis, y, grip, us, marks,
     </g>
   );
 });
+
+/** A pair of leaves where the plants go out. */
+function Leaves({ x, y }: { x: number; y: number }) {
+  return (
+    <g transform={`translate(${x} ${y})`} className={s.leaves} aria-hidden="true">
+      <path d="M0,2 C2,-8 9,-11 14,-10 C13,-3 7,2 0,2 Z" />
+      <path d="M0,3 C-2,-5 -8,-8 -13,-7 C-12,0 -6,3 0,3 Z" />
+    </g>
+  );
+}
 
 interface StageGroundProps {
   stage: CropResult['stages'][number];

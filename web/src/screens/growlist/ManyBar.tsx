@@ -21,8 +21,6 @@ export function ManyBar({ season, setup, chosen, clear }: Props) {
   const changes = (path: (crop: Crop) => Path, to: unknown) => chosen.map((crop) => ({ path: path(crop), to }));
   const named = (label: string) => `${label}, ${chosen.length} crops`;
   const lots = [...new Set(chosen.map((crop) => crop.lot))];
-  // One's own seed costs nothing, and is in no kit.
-  const packets = season.seed_lots.filter(({ id, seeds_per_packet }) => lots.includes(id) && seeds_per_packet !== null);
   return (
     <div className={s.many} data-part="many" role="group" aria-label={`${chosen.length} crops chosen`}>
       <b>
@@ -66,25 +64,7 @@ export function ManyBar({ season, setup, chosen, clear }: Props) {
           )
         }
       />
-      {packets.length > 1 && (
-        <EditBounded
-          label={`These ${packets.length} packets as a kit`}
-          name="many.kit"
-          before={moneySign(season.currency)}
-          bounds={{ ...boundsOf('seed_lots.packet_price'), least: 0 }}
-          value={packets.reduce((sum, { packet_price }) => sum + packet_price, 0)}
-          save={(price) =>
-            store.run(`kit of ${packets.length} packets`, () =>
-              answered(
-                client.PUT('/api/seasons/{season}/kit', {
-                  params: { path: { season: store.id } },
-                  body: { lots: packets.map(({ id }) => id), price, setup: setup.id },
-                }),
-              ),
-            )
-          }
-        />
-      )}
+      <Kit season={season} setup={setup} lots={lots} />
       <button
         type="button"
         className="plain"
@@ -102,5 +82,32 @@ export function ManyBar({ season, setup, chosen, clear }: Props) {
         Cancel
       </button>
     </div>
+  );
+}
+
+/** The packets of the chosen crops, bought together for one price. */
+function Kit({ season, setup, lots }: { season: Season; setup: Setup; lots: string[] }) {
+  const store = useStore();
+  // One's own seed costs nothing, and is in no kit.
+  const packets = season.seed_lots.filter(({ id, seeds_per_packet }) => lots.includes(id) && seeds_per_packet !== null);
+  if (packets.length < 2) return null;
+  return (
+    <EditBounded
+      label={`These ${packets.length} packets as a kit`}
+      name="many.kit"
+      before={moneySign(season.currency)}
+      bounds={{ ...boundsOf('seed_lots.packet_price'), least: 0 }}
+      value={packets.reduce((sum, { packet_price }) => sum + packet_price, 0)}
+      save={(price) =>
+        store.run(`kit of ${packets.length} packets`, () =>
+          answered(
+            client.PUT('/api/seasons/{season}/kit', {
+              params: { path: { season: store.id } },
+              body: { lots: packets.map(({ id }) => id), price, setup: setup.id },
+            }),
+          ),
+        )
+      }
+    />
   );
 }

@@ -45,7 +45,6 @@ function OfferLine({ season, offer }: { season: Season; offer: Offer }) {
   const save = (key: keyof Offer, label: string) => (to: unknown) =>
     store.change([{ path: ['nursery', offer.id, key], to }], `${label}, ${offer.name}`);
   const guessed = (offer.meta as { catalogue?: string } | undefined)?.catalogue !== undefined;
-  const without = season.crops.filter((crop) => !crop.nursery.includes(offer.id));
   return (
     <>
       <b>
@@ -97,21 +96,7 @@ function OfferLine({ season, offer }: { season: Season; offer: Offer }) {
           {season.units === 'us' ? 'fl oz' : 'L'} of soil each
         </>
       )}
-      .{' '}
-      {without.length > 0 && (
-        <button
-          type="button"
-          className="plain"
-          onClick={() =>
-            store.apply(
-              without.map((crop) => ({ path: ['crops', crop.id, 'nursery'], to: [...crop.nursery, offer.id] })),
-              `${offer.name} for every crop`,
-            )
-          }
-        >
-          For every crop
-        </button>
-      )}{' '}
+      . <ForEveryCrop season={season} offer={offer} />{' '}
       <button
         type="button"
         className="plain"
@@ -120,5 +105,26 @@ function OfferLine({ season, offer }: { season: Season; offer: Offer }) {
         Delete
       </button>
     </>
+  );
+}
+
+/** Where some crops are not sold by it yet. */
+function ForEveryCrop({ season, offer }: { season: Season; offer: Offer }) {
+  const store = useStore();
+  const without = season.crops.filter((crop) => !crop.nursery.includes(offer.id));
+  if (without.length === 0) return null;
+  return (
+    <button
+      type="button"
+      className="plain"
+      onClick={() =>
+        store.apply(
+          without.map((crop) => ({ path: ['crops', crop.id, 'nursery'], to: [...crop.nursery, offer.id] })),
+          `${offer.name} for every crop`,
+        )
+      }
+    >
+      For every crop
+    </button>
   );
 }

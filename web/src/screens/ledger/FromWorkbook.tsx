@@ -6,7 +6,7 @@ import { coded } from '../../files/coded';
 import { useStore } from '../../season/SeasonContext';
 import s from './ledger.module.css';
 
-interface Found {
+interface FoundChange {
   path: Path;
   label: string;
   from: number;
@@ -18,7 +18,7 @@ const MOST_BYTES = 4_000_000;
 /** A workbook that was changed elsewhere: what is other in it is offered, change by change. */
 export function FromWorkbook({ season }: { season: Season }) {
   const store = useStore();
-  const [found, setFound] = useState<Found[] | null>(null);
+  const [found, setFound] = useState<FoundChange[] | null>(null);
   const [taken, setTaken] = useState<ReadonlySet<number>>(new Set());
   const [why, setWhy] = useState<string | null>(null);
   const read = async (file: File) => {
@@ -33,7 +33,7 @@ export function FromWorkbook({ season }: { season: Season }) {
           body: { file: await coded(file) },
         }),
       );
-      setFound(answer.changes as Found[]);
+      setFound(answer.changes as FoundChange[]);
       setTaken(new Set(answer.changes.map((_, index) => index)));
     } catch (error) {
       setWhy(words(error));
@@ -50,6 +50,11 @@ export function FromWorkbook({ season }: { season: Season }) {
     } catch (error) {
       setWhy(words(error));
     }
+  };
+  const tick = (index: number) => {
+    const next = new Set(taken);
+    if (!next.delete(index)) next.add(index);
+    setTaken(next);
   };
   return (
     <section aria-labelledby="workbook-title" className={s.workbook}>
@@ -76,36 +81,43 @@ export function FromWorkbook({ season }: { season: Season }) {
       )}
       {found?.length === 0 && <p role="status">The workbook matches this season.</p>}
       {found !== null && found.length > 0 && (
-        <form
-          data-part="workbook-changes"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void take();
-          }}
-        >
-          <ul className={s.changes}>
-            {found.map(({ label, from, to }, index) => (
-              <li key={label}>
-                <label className="tick">
-                  <input
-                    type="checkbox"
-                    checked={taken.has(index)}
-                    onChange={() => {
-                      const next = new Set(taken);
-                      if (!next.delete(index)) next.add(index);
-                      setTaken(next);
-                    }}
-                  />{' '}
-                  {label}: <span className="mono">{from}</span> becomes <span className="mono">{to}</span>
-                </label>
-              </li>
-            ))}
-          </ul>
-          <Button htmlType="submit" type="primary" disabled={taken.size === 0}>
-            {taken.size === 1 ? 'Take this one' : `Take these ${taken.size}`} into {season.name}
-          </Button>
-        </form>
+        <Found season={season} found={found} taken={taken} tick={tick} take={() => void take()} />
       )}
     </section>
+  );
+}
+
+interface FoundProps {
+  season: Season;
+  found: FoundChange[];
+  taken: ReadonlySet<number>;
+  tick: (index: number) => void;
+  take: () => void;
+}
+
+/** What is other in the workbook, each to be taken or left. */
+function Found({ season, found, taken, tick, take }: FoundProps) {
+  return (
+    <form
+      data-part="workbook-changes"
+      onSubmit={(event) => {
+        event.preventDefault();
+        take();
+      }}
+    >
+      <ul className={s.changes}>
+        {found.map(({ label, from, to }, index) => (
+          <li key={label}>
+            <label className="tick">
+              <input type="checkbox" checked={taken.has(index)} onChange={() => tick(index)} /> {label}:{' '}
+              <span className="mono">{from}</span> becomes <span className="mono">{to}</span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      <Button htmlType="submit" type="primary" disabled={taken.size === 0}>
+        {taken.size === 1 ? 'Take this one' : `Take these ${taken.size}`} into {season.name}
+      </Button>
+    </form>
   );
 }

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import { coded } from '../../files/coded';
 import { logbox, renewLog } from '../../season/logbox';
+import type { Season, WrittenEntry } from '../../api/types';
 import type { OnScreen } from '../../season/SeasonContext';
 import { varietyOf } from '../../season/site';
 import { DoingPage } from '../../page/DoingPage';
@@ -26,7 +27,6 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
   const [crop, setCrop] = useState('');
   const [many, setMany] = useState(PAGE);
   const [old, showOld] = useState(false);
-  const us = season.units === 'us';
   if (entries === null)
     return error ? (
       <p role="alert">{words(error)}</p>
@@ -68,41 +68,7 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
           No entries yet. <Link to={`/seasons/${id}/today`}>Begin with today’s jobs</Link>: one press each.
         </p>
       )}
-      <table className={s.log} data-part="log" hidden={entries.length === 0}>
-        <thead>
-          <tr>
-            <th>Day</th>
-            <th>What</th>
-            <th>Crop</th>
-            <th>Tray</th>
-            <th>
-              <span className="hidden">Undo</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.slice(0, many).map((entry) => (
-            <tr key={entry.id} data-entry={entry.id} className={entry.stands ? undefined : s.gone}>
-              <td>{shortDay(entry.on, us)}</td>
-              <td>{entryWords(entry, us)}</td>
-              <td>{entry.crop ? varietyOf(season, entry.crop) : ''}</td>
-              <td className="mono">{entry.tray ?? ''}</td>
-              <td>
-                {entry.stands && (
-                  <button
-                    type="button"
-                    className="plain"
-                    aria-label={`Undo: ${entryWords(entry, us)}, ${entry.on}`}
-                    onClick={() => void logbox.write(id, [{ on: entry.on, kind: 'undo', corrects: entry.id, crop: entry.crop }])}
-                  >
-                    Undo
-                  </button>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {entries.length > 0 && <EntryTable season={season} id={id} entries={rows.slice(0, many)} />}
       {rows.length > many && (
         <button type="button" className="plain" data-action="more" onClick={() => setMany(many + PAGE)}>
           {rows.length - many} more
@@ -110,6 +76,54 @@ function Entries({ shown: { id, season } }: { shown: OnScreen }) {
       )}
       <FromTable season={id} />
     </>
+  );
+}
+
+interface TableProps {
+  season: Season;
+  id: number;
+  entries: WrittenEntry[];
+}
+
+/** Entries by day, each with a way to undo it while it stands. */
+function EntryTable({ season, id, entries }: TableProps) {
+  const us = season.units === 'us';
+  return (
+    <table className={s.log} data-part="log">
+      <thead>
+        <tr>
+          <th>Day</th>
+          <th>What</th>
+          <th>Crop</th>
+          <th>Tray</th>
+          <th>
+            <span className="hidden">Undo</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {entries.map((entry) => (
+          <tr key={entry.id} data-entry={entry.id} className={entry.stands ? undefined : s.gone}>
+            <td>{shortDay(entry.on, us)}</td>
+            <td>{entryWords(entry, us)}</td>
+            <td>{entry.crop ? varietyOf(season, entry.crop) : ''}</td>
+            <td className="mono">{entry.tray ?? ''}</td>
+            <td>
+              {entry.stands && (
+                <button
+                  type="button"
+                  className="plain"
+                  aria-label={`Undo: ${entryWords(entry, us)}, ${entry.on}`}
+                  onClick={() => void logbox.write(id, [{ on: entry.on, kind: 'undo', corrects: entry.id, crop: entry.crop }])}
+                >
+                  Undo
+                </button>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

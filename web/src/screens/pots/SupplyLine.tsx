@@ -9,8 +9,10 @@ import { tidy } from './small';
 
 const US: Record<string, Unit> = { L: 'qt', kg: 'lb' };
 const unitOf = ({ unit }: Supply, us: boolean): Unit | undefined => (us ? US[unit] : unit === 'each' ? undefined : unit);
+const wordOf = (row: Supply, said: Unit | undefined): string => (row.unit === 'each' ? '' : ` ${said ?? row.unit}`);
 
 const amount = (core: number, unit: Unit | undefined): number => (unit ? inUnit(core, unit) : core);
+
 interface Props {
   season: Season;
   row: Supply;
@@ -25,7 +27,7 @@ export function SupplyLine({ season, row, need }: Props) {
     store.change([{ path: ['supplies', row.id, key], to }], `${label}, ${row.name}`);
   // What is sold by the litre or kilogram is said as the season's units say it.
   const said = unitOf(row, season.units === 'us');
-  const word = row.unit === 'each' ? '' : ` ${said ?? row.unit}`;
+  const word = wordOf(row, said);
   const key = `${row.id}.`;
   return (
     <li data-supply={row.id}>
@@ -61,20 +63,7 @@ export function SupplyLine({ season, row, need }: Props) {
           save={save('pack_amount', 'in a pack')}
         />
         {word}
-        {row.unit === 'L' && (
-          <>
-            , which makes{' '}
-            <SaidNumber
-              label={`How many times its size ${row.name} makes`}
-              name={`${key}expansion`}
-              field="supplies.expansion"
-              value={row.expansion}
-              save={save('expansion', 'expansion')}
-            />{' '}
-            times as much
-          </>
-        )}
-        ; you have{' '}
+        {row.unit === 'L' && <Expands row={row} save={save('expansion', 'expansion')} />}; you have{' '}
         <SaidNumber
           label={`In stock of ${row.name}`}
           name={`${key}in_stock`}
@@ -97,24 +86,51 @@ export function SupplyLine({ season, row, need }: Props) {
         />
         .
       </p>
-      {need && need.need > 0 ? (
-        <small className="quiet">
-          {tidy(amount(need.need, said))}
-          {word} needed: {need.packs === 0 ? 'nothing to buy' : `${need.packs} to buy, ${money(need.cash, season.currency)}`},{' '}
-          {tidy(amount(need.left, said))} left.
-        </small>
-      ) : (
-        <small className="quiet">
-          This set-up does not use it.{' '}
-          <button
-            type="button"
-            className="plain"
-            onClick={() => store.apply([{ path: ['supplies', row.id], to: null }], `${row.name} taken out`)}
-          >
-            Delete
-          </button>
-        </small>
-      )}
+      <Need season={season} row={row} need={need} />
     </li>
+  );
+}
+
+/** Pressed bales swell. */
+function Expands({ row, save }: { row: Supply; save: (to: unknown) => Promise<void> }) {
+  return (
+    <>
+      , which makes{' '}
+      <SaidNumber
+        label={`How many times its size ${row.name} makes`}
+        name={`${row.id}.expansion`}
+        field="supplies.expansion"
+        value={row.expansion}
+        save={save}
+      />{' '}
+      times as much
+    </>
+  );
+}
+
+/** What the set-up needs of it, buys and leaves; where it needs none, it can be taken out. */
+function Need({ season, row, need }: Props) {
+  const store = useStore();
+  const said = unitOf(row, season.units === 'us');
+  const word = wordOf(row, said);
+  if (need && need.need > 0)
+    return (
+      <small className="quiet">
+        {tidy(amount(need.need, said))}
+        {word} needed: {need.packs === 0 ? 'nothing to buy' : `${need.packs} to buy, ${money(need.cash, season.currency)}`},{' '}
+        {tidy(amount(need.left, said))} left.
+      </small>
+    );
+  return (
+    <small className="quiet">
+      This set-up does not use it.{' '}
+      <button
+        type="button"
+        className="plain"
+        onClick={() => store.apply([{ path: ['supplies', row.id], to: null }], `${row.name} taken out`)}
+      >
+        Delete
+      </button>
+    </small>
   );
 }

@@ -7,9 +7,29 @@ import { isDate, today } from '../../words/dates';
 import { keepCurrency, ownCurrency } from './defaults';
 import s from './prices.module.css';
 
+const NOTHING = { name: '', price: '', holds: '', unit: '', shop: '' };
+
+/** What the fields say, or what is wrong with them. */
+function priceOf(fields: typeof NOTHING & { on: string }) {
+  const price = parseNumber(fields.price, { least: 0, most: 1_000_000_000, kind: 'money' });
+  const holds = fields.holds.trim() === '' ? null : parseNumber(fields.holds, { least: 0, most: 1_000_000_000 });
+  if (fields.name.trim() === '') return 'Type a name.';
+  if (!price.ok) return `The price: ${price.why}`;
+  if (holds !== null && !holds.ok) return `What a pack holds: ${holds.why}`;
+  if (!isDate(fields.on)) return 'Type a date as year-month-day, for example 2027-04-08.';
+  return {
+    name: fields.name.trim(),
+    price: price.value,
+    holds: holds?.value ?? null,
+    unit: fields.unit.trim(),
+    shop: fields.shop.trim(),
+    on: fields.on,
+  };
+}
+
 /** A price seen in a shop. */
 export function AddPrice({ added }: { added: () => void }) {
-  const [fields, setFields] = useState({ name: '', price: '', holds: '', unit: '', shop: '', on: today() });
+  const [fields, setFields] = useState({ ...NOTHING, on: today() });
   const [currency, setCurrency] = useState(ownCurrency());
   const [why, setWhy] = useState<string | null>(null);
   const [sending, setSending] = useState(false);
@@ -27,27 +47,11 @@ export function AddPrice({ added }: { added: () => void }) {
   );
   const add = async () => {
     if (sending) return;
-    const price = parseNumber(fields.price, { least: 0, most: 1_000_000_000, kind: 'money' });
-    const holds = fields.holds.trim() === '' ? null : parseNumber(fields.holds, { least: 0, most: 1_000_000_000 });
-    if (fields.name.trim() === '') return setWhy('Type a name.');
-    if (!price.ok) return setWhy(`The price: ${price.why}`);
-    if (holds !== null && !holds.ok) return setWhy(`What a pack holds: ${holds.why}`);
-    if (!isDate(fields.on)) return setWhy('Type a date as year-month-day, for example 2027-04-08.');
+    const found = priceOf(fields);
+    if (typeof found === 'string') return setWhy(found);
     setSending(true);
     try {
-      await answered(
-        client.POST('/api/prices', {
-          body: {
-            name: fields.name.trim(),
-            price: price.value,
-            holds: holds?.value ?? null,
-            unit: fields.unit.trim(),
-            shop: fields.shop.trim(),
-            on: fields.on,
-            currency,
-          },
-        }),
-      );
+      await answered(client.POST('/api/prices', { body: { ...found, currency } }));
       setWhy(null);
       // What was typed meanwhile is the next one's.
       setFields((now) => ({

@@ -10,6 +10,7 @@ import { Found } from './Found';
 import s from './prices.module.css';
 
 const MOST_BYTES = 4_000_000;
+
 /** A table of prices: looked at first, its columns mapped by hand where their headings say nothing, then kept; nothing twice. */
 export function FromTable({ kept }: { kept: () => void }) {
   const [file, setFile] = useState<string | null>(null);
@@ -73,24 +74,33 @@ export function FromTable({ kept }: { kept: () => void }) {
         </p>
       )}
       {read && file !== null && !read.kept && (
-        <div data-part="price-preview">
-          <ColumnMap read={read} asked={asked} again={(how) => void look(file, how, false)} />
-          {(read.map['name'] === undefined || read.map['price'] === undefined) && (
-            <p className="trouble" role="alert">
-              Say which column holds what it is, and which its price.
-            </p>
-          )}
-          <Found read={read} />
-          <Button
-            type="primary"
-            disabled={read.new === 0}
-            loading={busy}
-            onClick={() => void look(file, { ...asked, map: read.map }, true)}
-          >
-            Keep {read.new} {plural(read.new, 'price')}
-          </Button>
-        </div>
+        <Preview read={read} asked={asked} busy={busy} look={(how, keep) => void look(file, how, keep)} />
       )}
     </section>
+  );
+}
+
+interface PreviewProps {
+  read: PriceTableRead;
+  asked: Asked;
+  busy: boolean;
+  look: (how: Asked, keep: boolean) => void;
+}
+
+/** What was found, which column says what, and the way to keep it. */
+function Preview({ read, asked, busy, look }: PreviewProps) {
+  return (
+    <div data-part="price-preview">
+      <ColumnMap read={read} asked={asked} again={(how) => look(how, false)} />
+      {(read.map['name'] === undefined || read.map['price'] === undefined) && (
+        <p className="trouble" role="alert">
+          Say which column holds what it is, and which its price.
+        </p>
+      )}
+      <Found read={read} />
+      <Button type="primary" disabled={read.new === 0} loading={busy} onClick={() => look({ ...asked, map: read.map }, true)}>
+        Keep {read.new} {plural(read.new, 'price')}
+      </Button>
+    </div>
   );
 }

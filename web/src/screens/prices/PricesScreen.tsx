@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
+import type { PriceThing } from '../../api/types';
 import { renew } from '../../api/renew';
 import { shortDay } from '../../words/dates';
 import { money } from '../../words/money';
@@ -60,45 +61,45 @@ export function PricesScreen() {
       )}
       {data && data.lines > 0 && data.things.length === 0 && <p className="quiet">No price has that name.</p>}
       <ul className={s.things} data-part="prices">
-        {data?.things.map(({ name, prices }) => {
-          const last = prices.at(-1);
-          if (last === undefined) return null;
-          return (
-            <li key={name}>
-              <details>
-                <summary>
-                  <b>{name}</b>
-                  <PriceLine prices={prices} />
-                  <span className="mono copper">{money(last.price, last.currency)}</span>
-                  <small>
-                    {last.holds === null ? '' : `for ${last.holds} ${last.unit}, `}
-                    {last.shop === '' ? '' : `${last.shop}, `}
-                    {shortDay(last.on)} {last.on.slice(0, 4)}
-                  </small>
-                </summary>
-                <ul>
-                  {[...prices].reverse().map((one) => (
-                    <li key={one.id}>
-                      {one.on} <span className="mono">{money(one.price, one.currency)}</span> {one.shop}{' '}
-                      {one.holds === null ? '' : `${one.holds} ${one.unit}`}{' '}
-                      <button
-                        type="button"
-                        className="plain"
-                        aria-label={`Delete: ${name} of ${one.on}`}
-                        onClick={() => remove(one.id)}
-                      >
-                        Delete
-                      </button>
-                    </li>
-                  ))}
-                </ul>
-              </details>
-            </li>
-          );
-        })}
+        {data?.things.map((thing) => (
+          <Thing key={thing.name} thing={thing} remove={remove} />
+        ))}
       </ul>
       {data && data.more > 0 && <p className="quiet">There are more. Search by name to see them.</p>}
       <FromTable kept={changed} />
     </main>
+  );
+}
+
+/** The last price of a thing and how it went; opened, all of them. */
+function Thing({ thing: { name, prices }, remove }: { thing: PriceThing; remove: (price: number) => void }) {
+  const last = prices.at(-1);
+  if (last === undefined) return null;
+  return (
+    <li>
+      <details>
+        <summary>
+          <b>{name}</b>
+          <PriceLine prices={prices} />
+          <span className="mono copper">{money(last.price, last.currency)}</span>
+          <small>
+            {last.holds === null ? '' : `for ${last.holds} ${last.unit}, `}
+            {last.shop === '' ? '' : `${last.shop}, `}
+            {shortDay(last.on)} {last.on.slice(0, 4)}
+          </small>
+        </summary>
+        <ul>
+          {[...prices].reverse().map((one) => (
+            <li key={one.id}>
+              {one.on} <span className="mono">{money(one.price, one.currency)}</span> {one.shop}{' '}
+              {one.holds === null ? '' : `${one.holds} ${one.unit}`}{' '}
+              <button type="button" className="plain" aria-label={`Delete: ${name} of ${one.on}`} onClick={() => remove(one.id)}>
+                Delete
+              </button>
+            </li>
+          ))}
+        </ul>
+      </details>
+    </li>
   );
 }

@@ -48,19 +48,7 @@ export function Ground({ season, method, growth, us }: Props) {
         return (
           <g key={index} data-ground={index}>
             {index === 0 ? (
-              <>
-                <rect
-                  x={from}
-                  y={SOIL}
-                  width={to - from}
-                  height={16}
-                  className={clsx(s.seedbed, stage.mat ? s.warm : undefined)}
-                />
-                {stage.mat && <rect x={from} y={SOIL} width={to - from} height={16} className={s.slashed} />}
-                {[0, 1, 2].map((n) => (
-                  <circle key={n} cx={from + 48 + n * 14} cy={SOIL + 8} r={3.4} className={s.seed} />
-                ))}
-              </>
+              <Seedbed from={from} to={to} warmed={stage.mat} />
             ) : (
               <path
                 d={`M${from},${SOIL} L${from},${SOIL - low} L${to},${SOIL - high} L${to},${SOIL} Z`}
@@ -73,15 +61,7 @@ export function Ground({ season, method, growth, us }: Props) {
             {stage.light && (
               <line x1={from} x2={to} y1={SOIL - top - 7} y2={SOIL - (index === 0 ? 8 : high) - 7} className={s.lamp} />
             )}
-            {container && (
-              <path
-                d={`M${from - deep * 0.5},${SOIL + 2} h${deep} l${-deep * 0.14},${deep * 0.92} h${-deep * 0.72} Z`}
-                transform={`translate(${Math.max(deep * 0.5 + 2 - from, 0)} 0)`}
-                className={clsx(s.pot, index === 0 ? s.potSmall : undefined)}
-              >
-                <title>{container.name}</title>
-              </path>
-            )}
+            {container && <Pot name={container.name} x={from} deep={deep} small={index === 0} />}
             <line x1={to} x2={to} y1={SOIL} y2={SOIL - high} className={s.stageEnd} />
             <text x={to} y={SOIL - high - 18} textAnchor={to > WIDE - 60 ? 'end' : 'middle'} className={s.cost}>
               {money(cost?.per_finished, season.currency, true)}
@@ -101,5 +81,31 @@ export function Ground({ season, method, growth, us }: Props) {
         {growth.stages.at(-1)?.to ? shortDay(growth.stages.at(-1)?.to ?? '', us) : ''}
       </text>
     </svg>
+  );
+}
+
+/** Where the seed lies, with slashes where a mat warms it. */
+function Seedbed({ from, to, warmed }: { from: number; to: number; warmed: boolean }) {
+  return (
+    <>
+      <rect x={from} y={SOIL} width={to - from} height={16} className={clsx(s.seedbed, warmed ? s.warm : undefined)} />
+      {warmed && <rect x={from} y={SOIL} width={to - from} height={16} className={s.slashed} />}
+      {[0, 1, 2].map((n) => (
+        <circle key={n} cx={from + 48 + n * 14} cy={SOIL + 8} r={3.4} className={s.seed} />
+      ))}
+    </>
+  );
+}
+
+/** To scale with the largest of the method. */
+function Pot({ name, x, deep, small }: { name: string; x: number; deep: number; small: boolean }) {
+  return (
+    <path
+      d={`M${x - deep * 0.5},${SOIL + 2} h${deep} l${-deep * 0.14},${deep * 0.92} h${-deep * 0.72} Z`}
+      transform={`translate(${Math.max(deep * 0.5 + 2 - x, 0)} 0)`}
+      className={clsx(s.pot, small ? s.potSmall : undefined)}
+    >
+      <title>{name}</title>
+    </path>
   );
 }

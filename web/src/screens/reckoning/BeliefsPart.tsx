@@ -68,27 +68,7 @@ export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: 
             <label>
               {box(one)} {one.name}
             </label>
-            <span className={s.track} role="img" aria-label={inWords(one)}>
-              {one.planned_range && (
-                <i
-                  className={s.before}
-                  style={{
-                    left: `${one.planned_range.low * 100}%`,
-                    width: `${(one.planned_range.high - one.planned_range.low) * 100}%`,
-                  }}
-                />
-              )}
-              {one.believed_range && (
-                <i
-                  className={s.after}
-                  style={{
-                    left: `${one.believed_range.low * 100}%`,
-                    width: `${(one.believed_range.high - one.believed_range.low) * 100}%`,
-                  }}
-                />
-              )}
-              {one.counted !== null && <b style={{ left: `${one.counted * 100}%` }} />}
-            </span>
+            <Track belief={one} />
             <small className="quiet">
               {one.of} counted beside {Math.round(one.weight)} by the plan
               {one.similar >= 0.5 && ` and ${Math.round(one.similar)} by others like it`}
@@ -118,4 +98,20 @@ export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: 
       {why !== null && <p role="alert">{why}</p>}
     </section>
   );
+}
+
+/** Planned and believed as ranges, the count as a dot. */
+function Track({ belief: one }: { belief: Belief }) {
+  return (
+    <span className={s.track} role="img" aria-label={inWords(one)}>
+      <Span range={one.planned_range} className={s.before} />
+      <Span range={one.believed_range} className={s.after} />
+      {one.counted !== null && <b style={{ left: `${one.counted * 100}%` }} />}
+    </span>
+  );
+}
+
+function Span({ range, className }: { range: Belief['planned_range']; className: string | undefined }) {
+  if (range === null) return null;
+  return <i className={className} style={{ left: `${range.low * 100}%`, width: `${(range.high - range.low) * 100}%` }} />;
 }

@@ -1,17 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { App as Antd, Button } from 'antd';
+import { Button } from 'antd';
 import { Link, useNavigate } from 'react-router';
 import { answered, client, words } from '../../api/client';
-import type { SeasonLine } from '../../api/types';
-import { day } from '../../words/dates';
-import { plural } from '../../words/sowing';
-import { EditText } from '../../edit/EditText';
-import { parseText } from '../../edit/text';
 import { FromFile } from './FromFile';
 import { useAccount } from '../account/useAccount';
+import { SeasonItem } from './SeasonItem';
 import { useSeasons } from './useSeasons';
 import s from './seasons.module.css';
-import { LOCALE } from '../../words/region';
 
 /** Where a made-up season opens that has been lived through. */
 const OPENS: Record<string, string> = { may: 'today', october: 'reckoning' };
@@ -26,10 +21,6 @@ export function SeasonsScreen() {
     void queries.invalidateQueries({ queryKey: ['seasons'] });
     void navigate(`/seasons/${id}/${screen}`);
   };
-  const demo = useMutation({
-    mutationFn: (name: string) => answered(client.POST('/api/seasons', { body: { from: 'demo', demo: name } })),
-    onSuccess: ({ id }, name) => made(id, OPENS[name] ?? 'list'),
-  });
   const [away, kept] = [
     data?.seasons.filter((season) => season.archived) ?? [],
     data?.seasons.filter((season) => !season.archived) ?? [],
@@ -49,7 +40,7 @@ export function SeasonsScreen() {
       {data && kept.length === 0 && <p className="quiet">Nothing here yet. Begin with four questions, below.</p>}
       <ul className={s.seasons}>
         {kept.map((season) => (
-          <Line key={season.id} season={season} />
+          <SeasonItem key={season.id} season={season} />
         ))}
       </ul>
       {away.length > 0 && (
@@ -57,11 +48,24 @@ export function SeasonsScreen() {
           <summary>{away.length} put away</summary>
           <ul className={s.seasons}>
             {away.map((season) => (
-              <Line key={season.id} season={season} />
+              <SeasonItem key={season.id} season={season} />
             ))}
           </ul>
         </details>
       )}
+      <NewSeason made={made} />
+    </main>
+  );
+}
+
+/** From questions, from a file, or from a made-up season. */
+function NewSeason({ made }: { made: (id: number, screen?: string) => void }) {
+  const demo = useMutation({
+    mutationFn: (name: string) => answered(client.POST('/api/seasons', { body: { from: 'demo', demo: name } })),
+    onSuccess: ({ id }, name) => made(id, OPENS[name] ?? 'list'),
+  });
+  return (
+    <>
       <h2>A new season</h2>
       <div className={s.newSeasons}>
         <section aria-labelledby="new-answers">
@@ -98,105 +102,6 @@ export function SeasonsScreen() {
           {demo.error && <p role="alert">{words(demo.error)}</p>}
         </section>
       </div>
-    </main>
-  );
-}
-
-function Line({ season }: { season: SeasonLine }) {
-  const queries = useQueryClient();
-  const { message } = Antd.useApp();
-  const refresh = () => void queries.invalidateQueries({ queryKey: ['seasons'] });
-  const path = { params: { path: { season: season.id } } };
-  const failed = (error: unknown) => void message.error(words(error));
-  const copy = useMutation({
-    mutationFn: () => answered(client.POST('/api/seasons/{season}/copy', path)),
-    onSuccess: refresh,
-    onError: failed,
-  });
-  const archive = useMutation({
-    mutationFn: () => answered(client.PUT('/api/seasons/{season}/archived', { ...path, body: { archived: !season.archived } })),
-    onSuccess: refresh,
-    onError: failed,
-  });
-  const restore = useMutation({
-    mutationFn: () => answered(client.POST('/api/seasons/{season}/restore', path)),
-    onSuccess: refresh,
-    onError: failed,
-  });
-  const remove = useMutation({
-    mutationFn: () => answered(client.DELETE('/api/seasons/{season}', path)),
-    onSuccess: () => {
-      refresh();
-      const key = `deleted-${season.id}`;
-      void message.open({
-        key,
-        duration: 12,
-        content: (
-          <span>
-            “{season.name}” is deleted.{' '}
-            <button
-              type="button"
-              className="plain"
-              onClick={() => {
-                restore.mutate();
-                message.destroy(key);
-              }}
-            >
-              Restore it
-            </button>
-          </span>
-        ),
-      });
-    },
-    onError: failed,
-  });
-  const rename = async (to: string) => {
-    await answered(
-      client.PATCH('/api/seasons/{season}', {
-        ...path,
-        body: { changes: [{ path: ['name'], from: season.name, to }], label: 'name' },
-      }),
-    );
-    refresh();
-  };
-  return (
-    <li className={s.season} data-part="season" data-season={season.id}>
-      <div>
-        <Link to={`/seasons/${season.id}/list`} className={s.seasonLink} data-part="season-link">
-          {season.name}
-        </Link>
-        <p className="quiet">
-          {season.crops} {plural(season.crops, 'crop')}, {season.plants.toLocaleString(LOCALE)} {plural(season.plants, 'plant')},{' '}
-          {season.setups} {plural(season.setups, 'set-up')}; last frost {day(season.last_frost)}
-        </p>
-      </div>
-      <details className={s.seasonMore} data-part="season-more">
-        <summary>
-          More<span className="hidden"> on {season.name}</span>
-        </summary>
-        <EditText<string>
-          label="Name"
-          name={`name-${season.id}`}
-          value={season.name}
-          show={String}
-          parse={parseText}
-          save={rename}
-        />
-        <p>
-          <button type="button" className="plain" onClick={() => copy.mutate()}>
-            Copy it
-          </button>
-          <a className="plain" href={`/api/seasons/${season.id}/file`} download>
-            Download
-          </a>
-          <button type="button" className="plain" onClick={() => archive.mutate()}>
-            {season.archived ? 'Bring it back' : 'Put it away'}
-          </button>
-          <button type="button" className="plain" data-action="delete" onClick={() => remove.mutate()}>
-            Delete
-          </button>
-        </p>
-      </details>
-    </li>
+    </>
   );
 }

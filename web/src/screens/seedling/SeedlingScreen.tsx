@@ -47,21 +47,17 @@ export function SeedlingScreen() {
   );
 }
 
-function Seedling({
-  shown,
-  cropId,
-  picture,
-  result,
-}: {
+interface Props {
   shown: OnScreen;
   cropId: string;
   picture: CropPicture;
   result: CropResult;
-}) {
+}
+
+function Seedling({ shown, cropId, picture, result }: Props) {
   const { season, setup } = shown;
   const store = useStore();
   const ask = useAsk();
-  const navigate = useNavigate();
   const crop = season.crops.find(({ id }) => id === cropId);
   const facts = crop && factsOf(season)(crop, result);
   if (!crop || !facts) return null;
@@ -87,36 +83,12 @@ function Seedling({
             substitute={crop.substitute}
           />
         </div>
-        <div className={s.pickers}>
-          <label>
-            Crop
-            <Select
-              aria-label="Crop"
-              value={crop.id}
-              onChange={(id: string) => void navigate(`/seasons/${shown.id}/crops/${encodeURIComponent(id)}`)}
-              options={season.crops.map((row) => ({ value: row.id, label: varietyOf(season, row.id) }))}
-            />
-          </label>
-          <SetupPicker />
-        </div>
+        <Pickers shown={shown} cropId={crop.id} />
       </div>
       <div className={s.columns}>
         <section aria-labelledby="stack-title">
           <h2 id="stack-title">Cost, coin by coin</h2>
-          {picture.stack ? (
-            <PennyStack
-              stack={picture.stack}
-              currency={season.currency}
-              title="a finished seedling"
-              nurseryTitle="at the nursery"
-            />
-          ) : (
-            <p className="quiet">
-              {result.buy_cost === null
-                ? 'This crop is neither grown nor sold here.'
-                : `Bought: ${money(result.buy_cost, season.currency)} for ${crop.wanted}.`}
-            </p>
-          )}
+          <Stack picture={picture} result={result} wanted={crop.wanted} currency={season.currency} />
         </section>
         <section aria-labelledby="receipt-title">
           <h2 id="receipt-title">What it costs</h2>
@@ -138,12 +110,56 @@ function Seedling({
           />
         </section>
       </div>
-      <p className={s.caution}>
-        <b>Electricity near water:</b> plug the bench into a residual-current (GFCI) outlet, keep plugs above the water line and
-        let cables hang in a drip loop. The maker’s instructions and local codes come first; fixed wiring is a licensed
-        electrician’s work. <Link to="/cautions">All cautions</Link>
-      </p>
+      <NearWater />
     </>
+  );
+}
+
+/** Another crop, or another set-up. */
+function Pickers({ shown: { id: seasonId, season }, cropId }: { shown: OnScreen; cropId: string }) {
+  const navigate = useNavigate();
+  return (
+    <div className={s.pickers}>
+      <label>
+        Crop
+        <Select
+          aria-label="Crop"
+          value={cropId}
+          onChange={(id: string) => void navigate(`/seasons/${seasonId}/crops/${encodeURIComponent(id)}`)}
+          options={season.crops.map((row) => ({ value: row.id, label: varietyOf(season, row.id) }))}
+        />
+      </label>
+      <SetupPicker />
+    </div>
+  );
+}
+
+interface StackProps {
+  picture: CropPicture;
+  result: CropResult;
+  wanted: number;
+  currency: string;
+}
+
+function Stack({ picture, result, wanted, currency }: StackProps) {
+  if (picture.stack)
+    return <PennyStack stack={picture.stack} currency={currency} title="a finished seedling" nurseryTitle="at the nursery" />;
+  return (
+    <p className="quiet">
+      {result.buy_cost === null
+        ? 'This crop is neither grown nor sold here.'
+        : `Bought: ${money(result.buy_cost, currency)} for ${wanted}.`}
+    </p>
+  );
+}
+
+function NearWater() {
+  return (
+    <p className={s.caution}>
+      <b>Electricity near water:</b> plug the bench into a residual-current (GFCI) outlet, keep plugs above the water line and let
+      cables hang in a drip loop. The maker’s instructions and local codes come first; fixed wiring is a licensed electrician’s
+      work. <Link to="/cautions">All cautions</Link>
+    </p>
   );
 }
 

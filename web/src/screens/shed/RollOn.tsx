@@ -72,34 +72,8 @@ export function RollOn({ rolled, changed, learn }: Props) {
       </section>
       <section aria-labelledby="roll-title" data-part="roll-on">
         <h2 id="roll-title">Carry “{state.season.name}” over to next year</h2>
-        {rolled !== null && (
-          <p>
-            “{rolled.from}” was carried over into “{rolled.made}”.{' '}
-            <Popconfirm
-              title={`Undo carrying “${rolled.from}” over?`}
-              description={`“${rolled.made}” goes into the bin. The shed gets back what it had, except where you changed it since.`}
-              okText="Undo it"
-              cancelText="Keep it"
-              onConfirm={() => back.mutate(rolled.id)}
-            >
-              <button type="button" className="plain" data-action="roll-back">
-                Undo this
-              </button>
-            </Popconfirm>
-          </p>
-        )}
-        {back.data !== undefined && back.data.stays.length > 0 && (
-          <div role="status" data-part="stays">
-            <p>Undone. These things stay as they are:</p>
-            <ul>
-              {back.data.stays.map(({ name, why }) => (
-                <li key={name}>
-                  {name}: {why}
-                </li>
-              ))}
-            </ul>
-          </div>
-        )}
+        {rolled !== null && <Undo rolled={rolled} undo={() => back.mutate(rolled.id)} />}
+        <Stays stays={back.data?.stays ?? []} />
         {setup && (
           <Leftovers season={season.id} setup={setup.id} us={state.season.units === 'us'} cracked={cracked} crack={setCracked} />
         )}
@@ -108,27 +82,73 @@ export function RollOn({ rolled, changed, learn }: Props) {
             {words(roll.error ?? back.error)}
           </p>
         )}
-        <Popconfirm
-          title={`Nothing is written down of “${state.season.name}” yet.`}
-          description="What is left is then worked out from the plan alone. Carry it over anyway?"
-          okText="Carry it over"
-          cancelText="Not yet"
-          disabled={begun !== false}
-          onConfirm={() => roll.mutate()}
-        >
-          <Button
-            type="primary"
-            loading={roll.isPending}
-            disabled={begun === undefined}
-            onClick={() => begun && roll.mutate()}
-            data-action="roll"
-          >
-            Begin {Number(state.season.year) + 1} with what is left
-          </Button>
-        </Popconfirm>
+        <Begin season={state.season} begun={begun} rolling={roll.isPending} roll={() => roll.mutate()} />
         <p className={s.note}>Seed is a year older then, and lamps and pots have served one more season. You can undo it.</p>
       </section>
     </>
+  );
+}
+
+interface BeginProps {
+  season: { name: string; year: number };
+  /** Whether anything was written down; undefined while that is not known. */
+  begun: boolean | undefined;
+  rolling: boolean;
+  roll: () => void;
+}
+
+/** Asks first where nothing was written down. */
+function Begin({ season, begun, rolling, roll }: BeginProps) {
+  return (
+    <Popconfirm
+      title={`Nothing is written down of “${season.name}” yet.`}
+      description="What is left is then worked out from the plan alone. Carry it over anyway?"
+      okText="Carry it over"
+      cancelText="Not yet"
+      disabled={begun !== false}
+      onConfirm={roll}
+    >
+      <Button type="primary" loading={rolling} disabled={begun === undefined} onClick={() => begun && roll()} data-action="roll">
+        Begin {Number(season.year) + 1} with what is left
+      </Button>
+    </Popconfirm>
+  );
+}
+
+/** What was carried over last, and how to take it back. */
+function Undo({ rolled, undo }: { rolled: NonNullable<Shed['rolled']>; undo: () => void }) {
+  return (
+    <p>
+      “{rolled.from}” was carried over into “{rolled.made}”.{' '}
+      <Popconfirm
+        title={`Undo carrying “${rolled.from}” over?`}
+        description={`“${rolled.made}” goes into the bin. The shed gets back what it had, except where you changed it since.`}
+        okText="Undo it"
+        cancelText="Keep it"
+        onConfirm={undo}
+      >
+        <button type="button" className="plain" data-action="roll-back">
+          Undo this
+        </button>
+      </Popconfirm>
+    </p>
+  );
+}
+
+/** What undoing could not bring back, with why. */
+function Stays({ stays }: { stays: { name: string; why: string }[] }) {
+  if (stays.length === 0) return null;
+  return (
+    <div role="status" data-part="stays">
+      <p>Undone. These things stay as they are:</p>
+      <ul>
+        {stays.map(({ name, why }) => (
+          <li key={name}>
+            {name}: {why}
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { words } from '../../api/client';
-import type { NewPurchase, ShoppingItem } from '../../api/types';
+import type { NewPurchase, ShoppingItem, ShoppingState } from '../../api/types';
 import { useBuying, withWaiting } from '../../season/purchases';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
 import { today } from '../../words/dates';
@@ -33,7 +33,8 @@ export function ShoppingScreen() {
   return <PlanningPage>{shown && <Receipt shown={shown} />}</PlanningPage>;
 }
 
-function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
+function Receipt({ shown }: { shown: OnScreen }) {
+  const { id, season, setup, revision } = shown;
   const { data, error } = useShopping(id, setup.id, revision);
   const { buy, unbuy, waiting } = useBuying(id);
   const [why, setWhy] = useState<string | null>(null);
@@ -101,19 +102,33 @@ function Receipt({ shown: { id, season, setup, revision } }: { shown: OnScreen }
           <Beside season={season} beside={beside} onItsWay={onItsWay} save={buy} remove={(token) => speak(unbuy(token))} />
           <OffTheList season={season} shop={shop} today={today()} buy={(next) => speak(buy(next))} />
         </div>
-        <aside className={s.side} aria-label="Total">
-          <Sums shopping={data.shopping} currency={season.currency} waiting={waiting.length > 0} />
-          {waiting.length > 0 && (
-            <p className="quiet" role="status">
-              {waiting.length} kept here; the sums follow when the server answers.
-            </p>
-          )}
-          <ShedOffers revision={revision} />
-          <PriceOffers season={season} setup={setup} revision={revision} />
-          <LimitPart key={setup.id} season={season} setup={setup} />
-        </aside>
+        <Side shown={shown} shopping={data.shopping} waiting={waiting.length} />
       </div>
     </>
+  );
+}
+
+interface SideProps {
+  shown: OnScreen;
+  shopping: ShoppingState['shopping'];
+  /** Purchases that are kept on this device. */
+  waiting: number;
+}
+
+/** The sums, and what would make them smaller. */
+function Side({ shown: { season, setup, revision }, shopping, waiting }: SideProps) {
+  return (
+    <aside className={s.side} aria-label="Total">
+      <Sums shopping={shopping} currency={season.currency} waiting={waiting > 0} />
+      {waiting > 0 && (
+        <p className="quiet" role="status">
+          {waiting} kept here; the sums follow when the server answers.
+        </p>
+      )}
+      <ShedOffers revision={revision} />
+      <PriceOffers season={season} setup={setup} revision={revision} />
+      <LimitPart key={setup.id} season={season} setup={setup} />
+    </aside>
   );
 }
 

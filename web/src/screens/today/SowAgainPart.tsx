@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answered, client, words } from '../../api/client';
-import type { Season } from '../../api/types';
+import type { Season, SowAgain } from '../../api/types';
 import { logbox } from '../../season/logbox';
 import { varietyOf } from '../../season/site';
 import { day } from '../../words/dates';
@@ -45,7 +45,6 @@ export function SowAgainPart({ season, id, setup, crop, date, up }: Props) {
   const again = data.again;
   if (again === null) return <p>First count what is up.</p>;
   const name = varietyOf(season, crop);
-  const shown = again.ways.filter(({ more }) => more === 0 || more === again.more);
   return (
     <div className={s.again} data-part="sow-again">
       <p>
@@ -85,26 +84,34 @@ export function SowAgainPart({ season, id, setup, crop, date, up }: Props) {
           {sown ? 'Written down' : `Sown again: ${again.more}`}
         </button>
       )}
-      <table className="choices">
-        <thead>
-          <tr>
-            <th>more</th>
-            <th>enough</th>
-            <th>missing on average</th>
-            <th>with what is missing</th>
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map((way) => (
-            <tr key={way.more} className={way.more === again.more ? 'now' : undefined}>
-              <th>{way.more === 0 ? 'none' : `${way.more} ${plural(way.more, 'more', 'more')}`}</th>
-              <td>{percent(way.enough)}</td>
-              <td>{way.short.toFixed(1)}</td>
-              <td>{way.cost === null ? 'not sold as a plant' : money(way.cost, season.currency)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Ways again={again} currency={season.currency} />
     </div>
+  );
+}
+
+/** None more beside what is advised. */
+function Ways({ again, currency }: { again: SowAgain; currency: string }) {
+  const shown = again.ways.filter(({ more }) => more === 0 || more === again.more);
+  return (
+    <table className="choices">
+      <thead>
+        <tr>
+          <th>more</th>
+          <th>enough</th>
+          <th>missing on average</th>
+          <th>with what is missing</th>
+        </tr>
+      </thead>
+      <tbody>
+        {shown.map((way) => (
+          <tr key={way.more} className={way.more === again.more ? 'now' : undefined}>
+            <th>{way.more === 0 ? 'none' : `${way.more} ${plural(way.more, 'more', 'more')}`}</th>
+            <td>{percent(way.enough)}</td>
+            <td>{way.short.toFixed(1)}</td>
+            <td>{way.cost === null ? 'not sold as a plant' : money(way.cost, currency)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

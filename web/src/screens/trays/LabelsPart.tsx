@@ -26,9 +26,7 @@ export function LabelsPart({ shown: { id, season, setup }, data, keep }: Props) 
   const [used, setUsed] = useState('0');
   const [code, setCode] = useState(true);
   const [why, setWhy] = useState<string | null>(null);
-  const [all, showAll] = useState(false);
   const chosen = data.labels.filter(({ tray }) => trays.length === 0 || trays.includes(tray));
-  const listed = all ? chosen : chosen.slice(0, SHOWN);
   const print = () => {
     setWhy(null);
     const address = `/api/seasons/${id}/setups/${setup.id}/labels.pdf?sheet=${sheet}&used=${Number(used) || 0}&code=${code ? 1 : 0}&trays=${trays.join(',')}`;
@@ -86,6 +84,20 @@ export function LabelsPart({ shown: { id, season, setup }, data, keep }: Props) 
         Print labels (PDF)
       </Button>
       {why !== null && <p role="alert">{why}</p>}
+      <LabelList labels={chosen} us={us} />
+      <p className="quiet">
+        {chosen[0]?.code}: tray {chosen[0]?.tray}, from row {chosen[0]?.row}, counted from the notch. ✿ marks your own seed.
+      </p>
+    </section>
+  );
+}
+
+/** The first few as they are printed, or all of them to write by hand. */
+function LabelList({ labels, us }: { labels: TraysState['labels']; us: boolean }) {
+  const [all, showAll] = useState(false);
+  const listed = all ? labels : labels.slice(0, SHOWN);
+  return (
+    <>
       <ul className={s.labels}>
         {listed.map((label) => (
           <li key={label.code + label.crop}>
@@ -104,14 +116,11 @@ export function LabelsPart({ shown: { id, season, setup }, data, keep }: Props) 
           </li>
         ))}
       </ul>
-      {chosen.length > SHOWN && (
+      {labels.length > SHOWN && (
         <button type="button" className="plain" onClick={() => showAll(!all)}>
-          {all ? 'Fewer' : `All ${chosen.length}, to write by hand`}
+          {all ? 'Fewer' : `All ${labels.length}, to write by hand`}
         </button>
       )}
-      <p className="quiet">
-        {chosen[0]?.code}: tray {chosen[0]?.tray}, from row {chosen[0]?.row}, counted from the notch. ✿ marks your own seed.
-      </p>
-    </section>
+    </>
   );
 }

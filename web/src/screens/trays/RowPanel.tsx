@@ -77,20 +77,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, due, 
           close
         </button>
       </h2>
-      <p>
-        {run.filled
-          ? `${run.sites} ${plural(run.sites, site)}${facts?.sown_on ? `, sown ${day(facts.sown_on, us)}` : ''}`
-          : `${run.sites} ${plural(run.sites, site)}${run.stage === 0 ? `, ${seedsIn(run)} seeds` : ''}, for ${day(run.from, us)}`}
-        {facts && facts.up !== null && facts.up_of > 0 && (
-          <>
-            ; {facts.up} of {run.unit === 'seeds' ? facts.seeds : facts.up_of} came up, {Math.round(run.expected)} of{' '}
-            {run.count_of} were expected
-          </>
-        )}
-        {run.own_seed ? '; own seed' : ''}
-        {due && run.stage === 0 ? `; ${dueWords(due, us)}` : ''}
-        {stay ? `; it may stand here until about ${day(stay.until, us)}` : ''}.
-      </p>
+      <RowState run={run} facts={facts} due={due} stay={stay} site={site} us={us} />
       <label className={s.field}>
         Day <input type="date" name="row-day" value={on} onChange={(event) => setOn(event.target.value)} />
       </label>
@@ -118,12 +105,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, due, 
         </>
       )}
       {!unsown && <Happened name={name} us={us} run={run} alive={facts.alive} write={write} />}
-      <label className={s.field}>
-        Note <input name="row-note" value={note} maxLength={1000} onChange={(event) => setNote(event.target.value)} />
-        <button type="button" data-action="note" disabled={note.trim() === ''} onClick={() => write({ kind: 'note' })}>
-          Only the note
-        </button>
-      </label>
+      <Note note={note} setNote={setNote} write={() => write({ kind: 'note' })} />
       {said !== null && (
         <p role="status" data-part="said">
           {said}
@@ -133,5 +115,39 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, due, 
       <Photos season={id} crop={run.crop} tray={tray.id} on={on} photos={photos} />
       <Timeline season={season} id={id} crop={run.crop} tray={tray.id} />
     </section>
+  );
+}
+
+type StateProps = Pick<Props, 'run' | 'facts' | 'due' | 'stay'> & { site: ReturnType<typeof siteIn>; us: boolean };
+
+/** What stands in the row, since when, how much came up, and until when it may stay. */
+function RowState({ run, facts, due, stay, site, us }: StateProps) {
+  return (
+    <p>
+      {run.filled
+        ? `${run.sites} ${plural(run.sites, site)}${facts?.sown_on ? `, sown ${day(facts.sown_on, us)}` : ''}`
+        : `${run.sites} ${plural(run.sites, site)}${run.stage === 0 ? `, ${seedsIn(run)} seeds` : ''}, for ${day(run.from, us)}`}
+      {facts && facts.up !== null && facts.up_of > 0 && (
+        <>
+          ; {facts.up} of {run.unit === 'seeds' ? facts.seeds : facts.up_of} came up, {Math.round(run.expected)} of {run.count_of}{' '}
+          were expected
+        </>
+      )}
+      {run.own_seed ? '; own seed' : ''}
+      {due && run.stage === 0 ? `; ${dueWords(due, us)}` : ''}
+      {stay ? `; it may stand here until about ${day(stay.until, us)}` : ''}.
+    </p>
+  );
+}
+
+/** Goes with whatever is written down next, or by itself. */
+function Note({ note, setNote, write }: { note: string; setNote: (note: string) => void; write: () => void }) {
+  return (
+    <label className={s.field}>
+      Note <input name="row-note" value={note} maxLength={1000} onChange={(event) => setNote(event.target.value)} />
+      <button type="button" data-action="note" disabled={note.trim() === ''} onClick={write}>
+        Only the note
+      </button>
+    </label>
   );
 }

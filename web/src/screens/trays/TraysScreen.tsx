@@ -19,9 +19,19 @@ export function TraysScreen() {
   return <DoingPage>{(shown) => <Trays shown={shown} />}</DoingPage>;
 }
 
+/** Keeps the layout of the trays, moves a row, or makes a tray of other columns. */
+function useLayout(season: number, setup: string) {
+  const store = useStore();
+  return (body: { do: 'keep' | 'move' | 'columns' } & Partial<Move> & { columns?: number; trays?: string[] }, label: string) =>
+    store.run(label, () =>
+      answered(client.PUT('/api/seasons/{season}/setups/{setup}/trays', { params: { path: { season, setup } }, body })),
+    );
+}
+
 function Trays({ shown }: { shown: OnScreen }) {
   const { id, season, setup, revision } = shown;
   const store = useStore();
+  const lay = useLayout(id, setup.id);
   const navigate = useNavigate();
   const { data, error } = useTrays(id, setup.id, revision);
   const { entries } = useLog(id);
@@ -34,15 +44,6 @@ function Trays({ shown }: { shown: OnScreen }) {
       <p className="quiet" aria-busy="true">
         Laying out the trays…
       </p>
-    );
-  const lay = (
-    body: { do: 'keep' | 'move' | 'columns' } & Partial<Move> & { columns?: number; trays?: string[] },
-    label: string,
-  ) =>
-    store.run(label, () =>
-      answered(
-        client.PUT('/api/seasons/{season}/setups/{setup}/trays', { params: { path: { season: id, setup: setup.id } }, body }),
-      ),
     );
   const move = (to: Move) => lay({ do: 'move', ...to }, 'rows of a tray');
   const found = rowOf(data.trays, match?.params.tray, match?.params.row);
