@@ -54,7 +54,7 @@ final class AccountController
     /** With somebody's e-mail in it: kept by nobody on the way. */
     public static function answer(?User $user): JsonResponse
     {
-        $answer = Json::of(['email' => $user?->email, 'trial' => $user->trial ?? false, 'guest' => $user === null,
+        $answer = Json::response(['email' => $user?->email, 'trial' => $user->trial ?? false, 'guest' => $user === null,
             'mailbox' => (bool) config('jolly.mailbox')]);
         $answer->headers->set('Cache-Control', 'no-store');
 

@@ -77,17 +77,17 @@ final class CalendarController
         [$kept, $row] = $this->find($season, $setup);
         $log = LogRow::book($kept->model->id);
         $books = $kept->lived($row, $log);
-        $weather = SeasonWeather::of($kept, $books, $log, $on);
-        $bench = BenchDays::of($books);
+        $weather = SeasonWeather::forSetup($kept, $books, $log, $on);
+        $bench = BenchDays::fromBooks($books);
         $crowding = BenchDays::crowding($bench);
         $feed = CalendarFeed::query()->where('season_id', $kept->model->id)->where('setup', $row->id)->first();
 
-        return Json::of([
+        return Json::response([
             'tasks' => (new Jobs($books, $log, $weather))->all(),
             'due' => array_values($weather->due ?? []),
             'timing' => (new Timing($books))->notes(),
             'bench' => $bench,
-            'relief' => $crowding === [] ? [] : (new Reliefs($kept->file))->of($row, $crowding),
+            'relief' => $crowding === [] ? [] : (new Reliefs($kept->file))->forCrowding($row, $crowding),
             'feed' => $feed === null ? null : self::address($feed),
         ]);
     }
@@ -159,7 +159,7 @@ final class CalendarController
         [$kept, $row] = $this->find($season, $setup);
         $feed = CalendarFeed::query()->updateOrCreate(['season_id' => $kept->model->id, 'setup' => $row->id], ['token' => Str::random(48)]);
 
-        return Json::of(['address' => self::address($feed)]);
+        return Json::response(['address' => self::address($feed)]);
     }
 
     #[
@@ -189,7 +189,7 @@ final class CalendarController
         $feed = CalendarFeed::query()->where('token', $token)->first() ?? throw new NotFoundHttpException();
         /** @var Season $model */
         $model = Season::query()->findOrFail($feed->season_id);
-        $kept = KeptSeason::of($model);
+        $kept = KeptSeason::fromModel($model);
 
         return self::calendar(
             TaskCalendar::text($kept, array_column($kept->file->setups, null, 'id')[$feed->setup] ?? throw new NotFoundHttpException()),

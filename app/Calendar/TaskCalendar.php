@@ -42,7 +42,7 @@ final readonly class TaskCalendar
         }
         $log = LogRow::book($kept->model->id);
         $books = $kept->lived($setup, $log);
-        $weather = SeasonWeather::of($kept, $books, $log, now()->format('Y-m-d'));
+        $weather = SeasonWeather::forSetup($kept, $books, $log, now()->format('Y-m-d'));
         foreach ((new Tasks($books, out: $weather?->movedOut() ?? []))->all() as $task) {
             $event = self::add($calendar, $kept, $setup, $task->id, $task->words, $task->kind);
             // All day, in no time zone: a day in the garden is a day. The end is the day after.

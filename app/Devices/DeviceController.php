@@ -57,10 +57,10 @@ final class DeviceController
         $kept = $gardener->kept($season);
         $row = array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException();
 
-        return Json::of(['devices' => array_map(fn (array $one): array => [
+        return Json::response(['devices' => array_map(fn (array $one): array => [
             ...$one[0]->only(['id', 'name', 'kind', 'list', 'thing', 'refused']), 'unit' => $one[0]->kind->unit(),
             'heard_at' => $one[0]->heard_at?->toIso8601String(), 'report' => $one[1],
-        ], DeviceReports::of($kept, $row))]);
+        ], DeviceReports::forSetup($kept, $row))]);
     }
 
     #[OA\Post(
@@ -91,7 +91,7 @@ final class DeviceController
         }
         $device = Device::query()->create(['season_id' => $season, ...$input]);
 
-        return Json::of(['id' => $device->id, 'token' => $device->createToken($input['name'], [self::MAY])->plainTextToken], 201);
+        return Json::response(['id' => $device->id, 'token' => $device->createToken($input['name'], [self::MAY])->plainTextToken], 201);
     }
 
     #[OA\Delete(
@@ -135,6 +135,6 @@ final class DeviceController
                 .' readings: [{"at": "2027-04-08T06:00:00Z", "value": 38.2}, …].']);
         }
 
-        return Json::of(Readings::add($device, $readings));
+        return Json::response(Readings::add($device, $readings));
     }
 }

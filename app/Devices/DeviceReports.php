@@ -15,7 +15,7 @@ use JollyPenny\Core\Season\Setup;
 final readonly class DeviceReports
 {
     /** @return list<array{Device, DeviceReport}> */
-    public static function of(KeptSeason $kept, Setup $setup): array
+    public static function forSetup(KeptSeason $kept, Setup $setup): array
     {
         $books = $kept->costing->books($setup);
         /** @var list<Device> $devices */
@@ -36,13 +36,13 @@ final readonly class DeviceReports
         };
 
         return array_map(fn (Device $device): array => [
-            $device, DeviceReport::of($books, $device->kind, $device->list, $device->thing, $measured[$device->id], $air($device)),
+            $device, DeviceReport::compare($books, $device->kind, $device->list, $device->thing, $measured[$device->id], $air($device)),
         ], $devices);
     }
 
     /** @return list<array{path: non-empty-list<string>, name: string, now: float, real: float, unit: string}> what of it differs from the plan */
     public static function offers(KeptSeason $kept, Setup $setup): array
     {
-        return array_merge(...array_map(fn (array $one): array => $one[1]->offers, self::of($kept, $setup)));
+        return array_merge(...array_map(fn (array $one): array => $one[1]->offers, self::forSetup($kept, $setup)));
     }
 }

@@ -59,7 +59,7 @@ final class OpenApiFile
             class_exists($class) && $shapes->said($class);
         }
         // Answers that are a value object of the core and nothing beside.
-        array_map($shapes->of(...), [Bench::class, Difference::class, GoingOut::class, Ledger::class, Potting::class]);
+        array_map($shapes->forClass(...), [Bench::class, Difference::class, GoingOut::class, Ledger::class, Potting::class]);
 
         return $shapes->schemas;
     }

@@ -71,7 +71,7 @@ final class Shapes
      * @param  class-string  $class
      * @return array<string, mixed> a reference to the class's schema
      */
-    public function of(string $class): array
+    public function forClass(string $class): array
     {
         $reflection = new ReflectionClass($class);
         $name = $reflection->getShortName();
@@ -148,7 +148,7 @@ final class Shapes
                 $type->name === 'mixed' => ['description' => 'any value'],
                 str_ends_with($type->name, self::SHAPE) => self::reference(substr($type->name, 0, -strlen(self::SHAPE))),
                 in_array($type->name, ['stdClass', 'array'], true) => ['type' => 'object'],
-                default => $this->of(self::classNamed($type->name, $home)),
+                default => $this->forClass(self::classNamed($type->name, $home)),
             },
             default => throw new RuntimeException("{$home->getName()} speaks of \"{$type}\", which is no type the API can describe."),
         };

@@ -18,7 +18,7 @@ final class HealthController
     {
         $parts = Health::parts();
         $well = ! in_array(false, $parts, true);
-        $answer = Json::of(['up' => $well, 'parts' => $parts], $well ? 200 : 503);
+        $answer = Json::response(['up' => $well, 'parts' => $parts], $well ? 200 : 503);
         if (! $well) {
             $answer->headers->set('Retry-After', '5');
         }

@@ -13,7 +13,7 @@ final readonly class CsvFile
     private const FORMULA = '/^[=+\-@\t\r]/';
 
     /** @param  iterable<list<string|int|float|bool|null>>  $rows */
-    public static function of(string $name, iterable $rows): Response
+    public static function response(string $name, iterable $rows): Response
     {
         $text = "\u{FEFF}";
         foreach ($rows as $row) {

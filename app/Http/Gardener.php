@@ -65,6 +65,6 @@ final readonly class Gardener
 
     public function kept(int $id): KeptSeason
     {
-        return KeptSeason::of($this->season($id));
+        return KeptSeason::fromModel($this->season($id));
     }
 }

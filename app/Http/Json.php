@@ -11,7 +11,7 @@ final readonly class Json
 {
     private const OPTIONS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
-    public static function of(mixed $data, int $status = 200): JsonResponse
+    public static function response(mixed $data, int $status = 200): JsonResponse
     {
         return (new JsonResponse(null, $status))->setJson(json_encode($data, self::OPTIONS));
     }

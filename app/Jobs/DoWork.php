@@ -48,7 +48,7 @@ final class DoWork implements ShouldQueue
             return;
         }
         $season = Season::query()->find($work->season_id);
-        $kept = $season === null ? null : KeptSeason::of($season);
+        $kept = $season === null ? null : KeptSeason::fromModel($season);
         $setup = array_column($kept->file->setups ?? [], null, 'id')[$work->setup] ?? null;
         if ($season === null || $kept === null || $season->revision !== $work->revision || ! $setup instanceof Setup) {
             $this->to($work, 'failed', ['working']);

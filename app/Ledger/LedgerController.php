@@ -56,7 +56,7 @@ final class LedgerController
     {
         [$kept, $row] = $this->find($season, $setup);
 
-        return Json::of(Ledger::of($kept->costing, $row));
+        return Json::response(Ledger::forSetup($kept->costing, $row));
     }
 
     #[OA\Get(
@@ -71,14 +71,14 @@ final class LedgerController
     public function file(int $season, string $setup): Response
     {
         [$kept, $row] = $this->find($season, $setup);
-        $ledger = Ledger::of($kept->costing, $row);
+        $ledger = Ledger::forSetup($kept->costing, $row);
         $rows = [['crop', 'how', ...array_column($ledger->heads, 'words'), 'total', 'plants of use', 'cost per finished seedling']];
         foreach ($ledger->rows as $line) {
             $rows[] = [$line->name, $line->method ?? 'bought', ...array_values($line->heads), $line->cost, $line->useful, $line->per_finished];
         }
         $rows[] = ['total', '', ...array_values($ledger->totals), $ledger->cost, null, $ledger->per_finished];
 
-        return CsvFile::of('ledger', $rows);
+        return CsvFile::response('ledger', $rows);
     }
 
     #[OA\Get(
@@ -93,7 +93,7 @@ final class LedgerController
     public function result(int $season, string $setup): JsonResponse
     {
         [$kept, $row] = $this->find($season, $setup);
-        $answer = Json::of($kept->costing->result($row->id));
+        $answer = Json::response($kept->costing->result($row->id));
         $answer->headers->set('Content-Disposition', 'attachment; filename="jolly-penny-result.json"');
 
         return $answer;
@@ -112,7 +112,7 @@ final class LedgerController
     public function workbook(int $season, string $setup, string $format): Response
     {
         [$kept, $row] = $this->find($season, $setup);
-        $writer = IOFactory::createWriter(LedgerWorkbook::of($kept->costing, $row), ucfirst($format));
+        $writer = IOFactory::createWriter(LedgerWorkbook::forSetup($kept->costing, $row), ucfirst($format));
         // A spreadsheet program reckons them anyway; small ones are reckoned here too, for those that only show.
         $writer->setPreCalculateFormulas(count($kept->file->crops) <= self::RECKONED);
         ob_start();
@@ -145,7 +145,7 @@ final class LedgerController
         }
         $file = new UploadedBytes($content);
         try {
-            return Json::of(['changes' => WorkbookChanges::of($file->path, $kept->document)]);
+            return Json::response(['changes' => WorkbookChanges::read($file->path, $kept->document)]);
         } catch (NotAWorkbook $e) {
             throw ValidationException::withMessages(['file' => $e->getMessage()]);
         }

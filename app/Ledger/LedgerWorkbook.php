@@ -60,16 +60,16 @@ final class LedgerWorkbook
         $this->book = new Spreadsheet();
     }
 
-    public static function of(SeasonCosting $costing, Setup $setup): Spreadsheet
+    public static function forSetup(SeasonCosting $costing, Setup $setup): Spreadsheet
     {
         $self = new self($costing, $setup);
-        $parts = LedgerParts::of($costing, $setup);
+        $parts = LedgerParts::forSetup($costing, $setup);
         $ledger = $self->book->getActiveSheet()->setTitle('Ledger');
         $inputs = $self->book->createSheet()->setTitle(self::INPUTS);
         $self->inputs($inputs, $parts->inputs);
         $self->parts($self->book->createSheet()->setTitle('Parts'), $parts);
         $self->shopping($self->book->createSheet()->setTitle('Shopping'));
-        $self->ledger($ledger, Ledger::of($costing, $setup));
+        $self->ledger($ledger, Ledger::forSetup($costing, $setup));
         $self->book->setActiveSheetIndex(0);
 
         return $self->book;
@@ -156,8 +156,8 @@ final class LedgerWorkbook
 
     private function shopping(Worksheet $sheet): void
     {
-        $list = Shopping::of($this->costing->books($this->setup), []);
-        $inputs = array_column(array_map(fn (LedgerInput $one): array => [$one->id(), $one], LedgerParts::of($this->costing, $this->setup)->inputs), 1, 0);
+        $list = Shopping::fromBooks($this->costing->books($this->setup), []);
+        $inputs = array_column(array_map(fn (LedgerInput $one): array => [$one->id(), $one], LedgerParts::forSetup($this->costing, $this->setup)->inputs), 1, 0);
         self::heads($sheet, 1, ['kind', 'what', 'packs', 'price', 'cost']);
         $row = 2;
         foreach ($list->items as $item) {

@@ -32,7 +32,7 @@ final readonly class WorkbookChanges
      *
      * @throws NotAWorkbook
      */
-    public static function of(string $file, stdClass $document): array
+    public static function read(string $file, stdClass $document): array
     {
         $sheet = self::sheet($file);
         $changes = [];

@@ -59,7 +59,7 @@ final class LogController
     {
         $book = LogRow::book($this->gardener->season($season)->id);
 
-        return Json::of(['entries' => self::written($book), 'photos' => Photo::lines($season)]);
+        return Json::response(['entries' => self::written($book), 'photos' => Photo::lines($season)]);
     }
 
     #[OA\Post(
@@ -83,7 +83,7 @@ final class LogController
         }
         [, $refused] = $this->write($model, array_values($given));
 
-        return Json::of(['refused' => $refused]);
+        return Json::response(['refused' => $refused]);
     }
 
     #[OA\Get(path: '/api/seasons/{season}/log.csv', operationId: 'logFile', summary: 'The log as a table', tags: ['Through the season'])]
@@ -91,7 +91,7 @@ final class LogController
     #[OA\Response(response: 200, description: 'CSV, RFC 4180', content: new OA\MediaType(mediaType: 'text/csv'))]
     public function file(int $season): Response
     {
-        return CsvFile::of('log', LogTable::rows(LogRow::book($this->gardener->season($season)->id)->all));
+        return CsvFile::response('log', LogTable::rows(LogRow::book($this->gardener->season($season)->id)->all));
     }
 
     #[OA\Post(
@@ -116,7 +116,7 @@ final class LogController
         [$new, $refused] = $this->write($model, array_column($lines, 1));
         $line = array_column(array_map(fn (array $one): array => [$one[1]->id, $one[0]], $lines), 1, 0);
 
-        return Json::of([
+        return Json::response([
             'rows' => count($lines),
             'new' => $new,
             'faults' => array_map(fn (array $one): array => ['line' => $line[$one['id']] ?? 0, 'why' => $one['why']], array_slice($refused, 0, 50)),
@@ -149,7 +149,7 @@ final class LogController
      */
     private function possible(Season $season, array $entries): array
     {
-        $file = KeptSeason::of($season)->file;
+        $file = KeptSeason::fromModel($season)->file;
         $known = LogRow::entries($season->id);
         $had = array_fill_keys(array_column($known, 'id'), true);
         $refused = [];

@@ -50,7 +50,7 @@ final readonly class LogTable
      */
     public static function read(string $bytes): array
     {
-        $table = CsvTable::of($bytes)->rows;
+        $table = CsvTable::parse($bytes)->rows;
         [, $heading] = array_shift($table) ?? [0, []];
         $heading = array_map(mb_strtolower(...), $heading);
         $missing = array_diff(['on', 'kind'], $heading);

@@ -60,7 +60,7 @@ final class PhotoController
             throw ValidationException::withMessages(['image' => 'There are '.Photo::MOST.' pictures in this season already. Take some out first.']);
         }
         try {
-            $photo = SmallPhoto::of((string) base64_decode($input['image'], true));
+            $photo = SmallPhoto::fromBytes((string) base64_decode($input['image'], true));
         } catch (InvalidArgumentException $e) {
             throw ValidationException::withMessages(['image' => $e->getMessage()]);
         }

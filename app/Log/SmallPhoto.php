@@ -25,7 +25,7 @@ final readonly class SmallPhoto
     }
 
     /** @throws InvalidArgumentException in words */
-    public static function of(string $bytes): self
+    public static function fromBytes(string $bytes): self
     {
         $size = @getimagesizefromstring($bytes);
         if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {

@@ -41,7 +41,7 @@ final readonly class EarlyAnswer
             $season = $user->seasons()->find($this->shown($request, $lines) ?? 0);
             $isQuick = $season !== null && $season->crops <= self::MOST_CROPS;
 
-            return $isQuick ? $this->of(KeptSeason::of($season), $lines, $request->getPreferredLanguage() ?? 'en') : [];
+            return $isQuick ? $this->answer(KeptSeason::fromModel($season), $lines, $request->getPreferredLanguage() ?? 'en') : [];
         } catch (Throwable $e) {
             // The page can do without.
             report($e);
@@ -65,10 +65,10 @@ final readonly class EarlyAnswer
      * @param  list<array<string, mixed>>  $lines
      * @return array{name: string, setup: string, figures: list<array{string, string}>, known: string}
      */
-    private function of(KeptSeason $kept, array $lines, string $language): array
+    private function answer(KeptSeason $kept, array $lines, string $language): array
     {
         $state = (string) $this->state->answer($kept, null)->getContent();
-        $known = '{"seasons":'.Json::of($lines)->getContent().",\"state\":{$state}}";
+        $known = '{"seasons":'.Json::response($lines)->getContent().",\"state\":{$state}}";
 
         return [
             'name' => $kept->file->name,
@@ -94,7 +94,7 @@ final readonly class EarlyAnswer
             $figures[] = ['Same plants: nursery', $money->fine($till['nursery'])];
         }
         if ($till['keep'] !== null) {
-            $figures[] = [$till['keep'] < 0 ? 'You pay more' : 'You save', $money->of(abs($till['keep']))];
+            $figures[] = [$till['keep'] < 0 ? 'You pay more' : 'You save', $money->format(abs($till['keep']))];
         }
 
         return $figures;

@@ -18,7 +18,7 @@ final class PageController
         return view('app', [
             'garden' => $garden === null ? '' : hash_hmac('sha256', "garden {$garden}", (string) config('app.key')),
             'early' => $early->for($request),
-            'ahead' => ScreenFiles::of($request->path() === '/' ? 'compare' : basename($request->path())),
+            'ahead' => ScreenFiles::forScreen($request->path() === '/' ? 'compare' : basename($request->path())),
         ]);
     }
 

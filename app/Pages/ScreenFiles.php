@@ -12,7 +12,7 @@ final class ScreenFiles
     private const MANIFEST = 'build/manifest.json';
 
     /** @return list<string> addresses of scripts and styles; none where there is no such screen, or no build */
-    public static function of(string $screen): array
+    public static function forScreen(string $screen): array
     {
         $path = public_path(self::MANIFEST);
         $manifest = preg_match('/^[a-z]+$/', $screen) === 1 && is_file($path) ? File::json($path) : [];

@@ -37,7 +37,7 @@ final class BenchController
 
         $log = LogRow::book($season);
 
-        return Json::of(Bench::of($kept->lived($row, $log), $log));
+        return Json::response(Bench::fromBooks($kept->lived($row, $log), $log));
     }
 
     #[OA\Get(
@@ -53,7 +53,7 @@ final class BenchController
     {
         [$kept, $row] = $this->find($season, $setup);
 
-        return Json::of(Potting::of($kept->costing->books($row)));
+        return Json::response(Potting::fromBooks($kept->costing->books($row)));
     }
 
     /** @return array{KeptSeason, Setup} */

@@ -59,7 +59,7 @@ final class CatalogueController
             $schools[$id] = $method['school'] ?? '';
         }
 
-        return Json::of([
+        return Json::response([
             'species' => array_values($catalogue->species()),
             'schools' => $schools,
             'currencies' => Currency::all(),
@@ -78,7 +78,7 @@ final class CatalogueController
     #[OA\Response(response: 200, description: 'All cautions', content: new OA\JsonContent(ref: '#/components/schemas/Cautions'))]
     public function cautions(): JsonResponse
     {
-        return Json::of([
+        return Json::response([
             'cautions' => array_map(
                 fn (Caution $caution): array => ['id' => $caution->value, 'title' => $caution->title(), 'text' => $caution->text()],
                 Caution::cases(),

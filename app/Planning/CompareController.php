@@ -59,10 +59,10 @@ final class CompareController
         $kept = $this->gardener->kept($season);
         $result = $kept->costing->result();
 
-        $comparison = Comparison::of($kept->costing);
+        $comparison = Comparison::forSeason($kept->costing);
 
-        return Json::of(['revision' => $kept->model->revision, 'result' => $result, 'comparison' => $comparison,
-            'stacks' => ComparedStacks::of($result['setups'], $comparison->nursery, $kept->file->currency)]);
+        return Json::response(['revision' => $kept->model->revision, 'result' => $result, 'comparison' => $comparison,
+            'stacks' => ComparedStacks::fromResults($result['setups'], $comparison->nursery, $kept->file->currency)]);
     }
 
     #[OA\Get(
@@ -82,7 +82,7 @@ final class CompareController
         $costing = $kept->costing;
         $result = fn (string $key) => $costing->setup($setups[Text::in($request, $key)] ?? throw new NotFoundHttpException);
 
-        return Json::of(Difference::between($result('from'), $result('to'), $kept->file->currency));
+        return Json::response(Difference::between($result('from'), $result('to'), $kept->file->currency));
     }
 
     #[OA\Get(
@@ -106,7 +106,7 @@ final class CompareController
             ['seasons.*' => 'Give 1 to '.self::MOST_SEASONS.' seasons.', 'price_rise.*' => 'Give the rise per season, from -50 to 100 percent.'],
         );
 
-        return Json::of((new YearsCosting($this->gardener->kept($season)->file, (int) $input['seasons'], (float) ($input['price_rise'] ?? 0)))->result());
+        return Json::response((new YearsCosting($this->gardener->kept($season)->file, (int) $input['seasons'], (float) ($input['price_rise'] ?? 0)))->result());
     }
 
     #[OA\Post(

@@ -130,7 +130,7 @@ final class CropController
                 throw ValidationException::withMessages(['species' => $e->getMessage()]);
             }
 
-            return [...$draft->edits(), ...($isFirst ? FirstPacks::of($draft) : [])];
+            return [...$draft->edits(), ...($isFirst ? FirstPacks::forDraft($draft) : [])];
         });
 
         return $this->state->answer($kept, $input['setup'] ?? null, [
@@ -147,7 +147,7 @@ final class CropController
         $species = (new Catalogue())->species();
         $lines = (new PastedList($input['text'] ?? '', $species, (bool) ($input['metric'] ?? false)))->lines;
 
-        return Json::of(['lines' => array_map(fn (PastedLine $line): array => [
+        return Json::response(['lines' => array_map(fn (PastedLine $line): array => [
             'text' => $line->text,
             'name' => ($species[$line->species ?? ''] ?? null)?->name,
             'variety' => $line->variety,
@@ -289,7 +289,7 @@ final class CropController
         }
         $containers = array_column($now->file->containers, null, 'id');
         try {
-            $said = SaidAmount::of(
+            $said = SaidAmount::parse(
                 (string) $input['words'],
                 $row->wanted,
                 array_column($now->file->seedLots, null, 'id')[$row->lot],
@@ -329,7 +329,7 @@ final class CropController
         [$line, $row] = self::find($kept->file, $crop, $setup);
         $choices = new CropChoices($kept->file);
 
-        return Json::of([
+        return Json::response([
             'methods' => $choices->methods($row, $crop),
             'lots' => $choices->lots($row, $crop),
             'cautions' => array_map(

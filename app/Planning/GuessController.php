@@ -50,6 +50,6 @@ final class GuessController
         $kept = $gardener->kept($season);
         $row = array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException();
 
-        return Json::of(['guesses' => (new Guesses($kept->file, $row, (new Origins($kept->document))->isGuess(...)))->all($request->boolean('ranked'))]);
+        return Json::response(['guesses' => (new Guesses($kept->file, $row, (new Origins($kept->document))->isGuess(...)))->all($request->boolean('ranked'))]);
     }
 }

@@ -129,7 +129,7 @@ final class MethodController
             throw new NotFoundHttpException;
         }
 
-        return Json::of(['crop' => $crop, 'stages' => $crop === null ? [] : (new MethodGrowth($kept->file))->of($row, $method, $crop),
+        return Json::response(['crop' => $crop, 'stages' => $crop === null ? [] : (new MethodGrowth($kept->file))->forCrop($row, $method, $crop),
             'used_by' => MethodGrowth::usedBy($kept->file, $method), 'crops' => MethodGrowth::crops($kept->file, $row, $method)]);
     }
 }

@@ -67,12 +67,12 @@ final class WorkingController
         $row = array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException();
         $crop = $request->query('crop');
         try {
-            $working = (new AllWorkings($kept->costing->books($row), fn () => Reckoned::of($kept, $row)->cameTo()))
-                ->of($figure, $crop === null ? null : (is_string($crop) ? $crop : ''));
+            $working = (new AllWorkings($kept->costing->books($row), fn () => Reckoned::forSetup($kept, $row)->cameTo()))
+                ->explain($figure, $crop === null ? null : (is_string($crop) ? $crop : ''));
         } catch (NoSuchFigure $e) {
             throw new NotFoundHttpException($e->getMessage(), $e);
         }
 
-        return Json::of((new Origins($kept->document))->of($working));
+        return Json::response((new Origins($kept->document))->trace($working));
     }
 }

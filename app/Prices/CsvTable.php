@@ -20,7 +20,7 @@ final readonly class CsvTable
     }
 
     /** @throws NotATable in words */
-    public static function of(string $bytes): self
+    public static function parse(string $bytes): self
     {
         $text = self::text($bytes);
         if (str_contains($text, "\0")) {

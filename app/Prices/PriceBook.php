@@ -107,7 +107,7 @@ final readonly class PriceBook
         $books = $kept->costing->books($setup);
         $result = $kept->costing->setup($setup);
         $needs = [];
-        foreach (Shopping::of($books, [])->items as $item) {
+        foreach (Shopping::fromBooks($books, [])->items as $item) {
             $needs["{$item->kind} {$item->id}"] = max(0.0, ($item->need ?? 0.0) - ($item->in_stock ?? 0.0));
         }
         $offers = [];

@@ -94,14 +94,14 @@ final class PriceController
     #[OA\Response(response: 200, description: 'Prices by thing', content: new OA\JsonContent(ref: '#/components/schemas/PriceBook'))]
     public function index(Request $request): JsonResponse
     {
-        return Json::of($this->book->things($this->gardener->user(), Text::in($request, 'find')));
+        return Json::response($this->book->things($this->gardener->user(), Text::in($request, 'find')));
     }
 
     #[OA\Get(path: '/api/prices.csv', operationId: 'pricesFile', summary: 'The price book as a table', tags: ['Prices'])]
     #[OA\Response(response: 200, description: 'CSV, RFC 4180', content: new OA\MediaType(mediaType: 'text/csv'))]
     public function file(): Response
     {
-        return CsvFile::of('prices', self::lines($this->gardener->user()->id));
+        return CsvFile::response('prices', self::lines($this->gardener->user()->id));
     }
 
     /** @return iterable<list<string|float|null>> the heading, then a line at a time */
@@ -172,7 +172,7 @@ final class PriceController
         /** @var ?array<string, int> $map */
         $map = isset($input['map']) ? array_map(intval(...), $input['map']) : null;
         try {
-            $table = PriceTable::of($bytes, $map, $input['currency'], $input['dates'], now()->toDateString());
+            $table = PriceTable::parse($bytes, $map, $input['currency'], $input['dates'], now()->toDateString());
         } catch (NotATable $e) {
             throw ValidationException::withMessages(['file' => $e->getMessage()]);
         }
@@ -180,7 +180,7 @@ final class PriceController
         $new = $this->book->newOnes($user, $table->lines);
         $input['keep'] && $this->book->keep($user, $new);
 
-        return Json::of([
+        return Json::response([
             'headings' => $table->headings,
             'map' => (object) $table->map,
             'rows' => $table->rows,
@@ -207,6 +207,6 @@ final class PriceController
         $kept = $this->gardener->kept($season);
         $row = array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException;
 
-        return Json::of(['offers' => $this->book->offers($this->gardener->user(), $kept, $row)]);
+        return Json::response(['offers' => $this->book->offers($this->gardener->user(), $kept, $row)]);
     }
 }

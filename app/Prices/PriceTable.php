@@ -38,9 +38,9 @@ final readonly class PriceTable
      *
      * @throws NotATable
      */
-    public static function of(string $bytes, ?array $map, string $currency, string $dates, string $today): self
+    public static function parse(string $bytes, ?array $map, string $currency, string $dates, string $today): self
     {
-        $table = CsvTable::of($bytes);
+        $table = CsvTable::parse($bytes);
         [, $headings] = $table->rows[0];
         $map ??= Headings::recognise($headings);
         $map = array_filter($map, fn (int $place): bool => $place >= 0 && $place < count($headings));

@@ -26,7 +26,7 @@ final readonly class Reckoned
     {
     }
 
-    public static function of(KeptSeason $kept, Setup $setup): self
+    public static function forSetup(KeptSeason $kept, Setup $setup): self
     {
         return new self($kept, $setup, LogRow::book($kept->model->id)->inSetup($kept->costing->books($setup)), DeviceReports::offers($kept, $setup));
     }

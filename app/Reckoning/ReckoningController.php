@@ -54,13 +54,13 @@ final class ReckoningController
     public function show(int $season, string $setup): JsonResponse
     {
         [$kept, $row] = $this->find($season, $setup);
-        $reckoned = Reckoned::of($kept, $row);
+        $reckoned = Reckoned::forSetup($kept, $row);
 
-        return Json::of([
+        return Json::response([
             'came_to' => $reckoned->cameTo(),
             'beliefs' => $reckoned->beliefs()->all(),
             'end' => $reckoned->end()->questions(),
-            'worth' => LitWorth::of($kept->costing->books($row), $kept->costing->setup($row)),
+            'worth' => LitWorth::fromBooks($kept->costing->books($row), $kept->costing->setup($row)),
         ]);
     }
 
@@ -79,7 +79,7 @@ final class ReckoningController
     {
         $input = $request->validate(['take' => ['present', 'array', 'max:2000'], 'take.*' => ['string', 'max:250']]);
         [$kept, $row] = $this->find($season, $setup);
-        $beliefs = Reckoned::of($kept, $row)->beliefs()->all();
+        $beliefs = Reckoned::forSetup($kept, $row)->beliefs()->all();
         $made = Roll::query()->where('season_id', $season)->value('made_id');
         $next = is_int($made) ? $made : $rolls->roll($this->gardener->user(), $kept, $shed->leftovers($kept, $row))->id;
         $taken = array_filter($beliefs, fn (Belief $one): bool => in_array("{$one->key} {$one->id}", $input['take'], true));
@@ -92,7 +92,7 @@ final class ReckoningController
                 return count($edit['path']) < 3 || ($parent instanceof stdClass && ($edit['path'][2] !== 'test' || $parent->packed_for < $document->year));
             })));
 
-        return Json::of(['id' => $next], 201);
+        return Json::response(['id' => $next], 201);
     }
 
     /** @return array{KeptSeason, Setup} */

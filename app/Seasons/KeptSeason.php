@@ -21,7 +21,7 @@ final readonly class KeptSeason
 
     public function __construct(public Season $model, public stdClass $document, public SeasonFile $file)
     {
-        $this->costing = new SeasonCosting($file, known: KnownAnswers::of($model->id));
+        $this->costing = new SeasonCosting($file, known: KnownAnswers::forSeason($model->id));
     }
 
     /** A set-up's books as they go on from what was sown. */
@@ -31,7 +31,7 @@ final readonly class KeptSeason
     }
 
     /** What is kept has passed the checks. */
-    public static function of(Season $model): self
+    public static function fromModel(Season $model): self
     {
         $document = $model->document;
 

@@ -13,7 +13,7 @@ final readonly class KnownAnswers
 {
     private const FOR = 1800;
 
-    public static function of(int $season): Known
+    public static function forSeason(int $season): Known
     {
         $before = self::store()->get("known:{$season}");
 

@@ -83,7 +83,7 @@ final class SeasonController
     #[OA\Response(response: 200, description: 'The list', content: new OA\JsonContent(ref: '#/components/schemas/SeasonList'))]
     public function index(): JsonResponse
     {
-        return Json::of(['seasons' => SeasonShelf::lines($this->gardener->user())]);
+        return Json::response(['seasons' => SeasonShelf::lines($this->gardener->user())]);
     }
 
     #[
@@ -102,7 +102,7 @@ final class SeasonController
         $season = SeasonShelf::add($this->gardener->user(), $request->document());
         DemoSeason::furnish($season, $request->demo());
 
-        return Json::of(['id' => $season->id, 'asked' => array_map(CropController::asked(...), $request->asked)], 201);
+        return Json::response(['id' => $season->id, 'asked' => array_map(CropController::asked(...), $request->asked)], 201);
     }
 
     #[OA\Get(path: '/api/seasons/{season}', operationId: 'showSeason', summary: 'A season with its figures', tags: ['Seasons'])]
@@ -255,7 +255,7 @@ final class SeasonController
     #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/SeasonMade'))]
     public function copy(int $season): JsonResponse
     {
-        return Json::of(['id' => SeasonShelf::copy($this->gardener->kept($season))->id], 201);
+        return Json::response(['id' => SeasonShelf::copy($this->gardener->kept($season))->id], 201);
     }
 
     #[

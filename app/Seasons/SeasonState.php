@@ -65,7 +65,7 @@ final readonly class SeasonState
         $setup = is_string($setup) && in_array($setup, $ids, true) ? $setup : $ids[0] ?? '';
         try {
             $result = $kept->costing->result($setup);
-            $pictures = SeasonPictures::of($result['setups'], $kept->file);
+            $pictures = SeasonPictures::forSetups($result['setups'], $kept->file);
             $before = $season instanceof EditedSeason && $setup !== '' ? KeptTills::before($season, $setup) : null;
             $moved = $before === null ? null : Moved::since($before, $setup, $pictures[$setup]);
             KnownAnswers::keep($kept->model->id, $kept->costing->known);
@@ -78,7 +78,7 @@ final readonly class SeasonState
         }
         $more += $season instanceof EditedSeason ? ['moved' => $moved] : [];
         Timing::part('figures');
-        $answer = Json::of([
+        $answer = Json::response([
             'id' => $kept->model->id,
             'revision' => $kept->model->revision,
             'season' => $kept->document,

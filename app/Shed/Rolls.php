@@ -32,7 +32,7 @@ final readonly class Rolls
                 throw ValidationException::withMessages(['setup' => "“{$kept->file->name}” was carried over already. Undo that first."]);
             }
             $moves = array_map(fn (Leftover $left): array => $this->store($user, $left), $leftovers);
-            $made = SeasonShelf::add($user, NextSeason::of($kept->model->document, $leftovers));
+            $made = SeasonShelf::add($user, NextSeason::begin($kept->model->document, $leftovers));
             Roll::query()->create(['user_id' => $user->id, 'season_id' => $kept->model->id, 'made_id' => $made->id, 'moves' => $moves]);
 
             return $made;

@@ -67,7 +67,7 @@ final readonly class Shed
 
         $books = $kept->lived($setup, $log);
         $bought = array_map(fn (Purchase $one) => $one->bought(), Purchase::ofSeason($kept->model->id));
-        $left = Leftovers::of($books, $bought, $cracked, $log);
+        $left = Leftovers::fromBooks($books, $bought, $cracked, $log);
 
         return HandCount::insteadOf($left, ShedItem::counts($kept->model->user_id), $books, $bought, $log, $cracked);
     }

@@ -83,7 +83,7 @@ final class ShedController
     #[OA\Response(response: 200, description: 'The shed', content: new OA\JsonContent(ref: '#/components/schemas/Shed'))]
     public function show(): JsonResponse
     {
-        return Json::of($this->shed->show($this->gardener->user()));
+        return Json::response($this->shed->show($this->gardener->user()));
     }
 
     #[OA\Post(path: '/api/shed', operationId: 'putIntoShed', summary: 'Put something into the shed', tags: ['Shed'])]
@@ -168,7 +168,7 @@ final class ShedController
     {
         $kept = $this->gardener->kept($season);
 
-        return Json::of([
+        return Json::response([
             'leftovers' => $this->shed->leftovers($kept, self::row($kept->file->setups, $setup)),
             'rolled' => Roll::query()->where('season_id', $season)->exists(),
             'begun' => LogRow::book($kept->model->id)->firstDay() !== null,
@@ -198,7 +198,7 @@ final class ShedController
 
         $leftovers = $this->shed->leftovers($kept, self::row($kept->file->setups, $input['setup']), $cracked);
 
-        return Json::of(['id' => $this->rolls->roll($this->gardener->user(), $kept, $leftovers)->id], 201);
+        return Json::response(['id' => $this->rolls->roll($this->gardener->user(), $kept, $leftovers)->id], 201);
     }
 
     #[OA\Delete(path: '/api/rolls/{roll}', operationId: 'rollBack', tags: ['Shed'],
@@ -211,7 +211,7 @@ final class ShedController
         /** @var Roll $row */
         $row = Roll::query()->where('user_id', $user->id)->findOrFail($roll);
 
-        return Json::of($this->shed->show($user, $this->rolls->undo($user, $row)));
+        return Json::response($this->shed->show($user, $this->rolls->undo($user, $row)));
     }
 
     #[OA\Get(
@@ -227,7 +227,7 @@ final class ShedController
     {
         $kept = $this->gardener->kept($season);
 
-        return Json::of(['lots' => SeedWorth::all($kept->costing, self::row($kept->file->setups, $setup))]);
+        return Json::response(['lots' => SeedWorth::all($kept->costing, self::row($kept->file->setups, $setup))]);
     }
 
     #[OA\Get(
@@ -240,7 +240,7 @@ final class ShedController
     #[OA\Response(response: 200, description: 'Its offers', content: new OA\JsonContent(ref: '#/components/schemas/ShedOffers'))]
     public function offers(int $season): JsonResponse
     {
-        return Json::of(['offers' => $this->shed->offers($this->gardener->user(), $this->gardener->kept($season))]);
+        return Json::response(['offers' => $this->shed->offers($this->gardener->user(), $this->gardener->kept($season))]);
     }
 
     /** @param  list<Setup>  $setups */

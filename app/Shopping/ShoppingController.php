@@ -60,7 +60,7 @@ final class ShoppingController
         $kept = $this->gardener->kept($season);
         $purchases = Purchase::ofSeason($season);
 
-        return Json::of([
+        return Json::response([
             'shopping' => self::list($kept, $setup, $purchases),
             'purchases' => array_map(fn (Purchase $one) => $one->bought(), $purchases),
             'shops' => array_values(array_unique(array_filter(array_column($purchases, 'shop')))),
@@ -89,7 +89,7 @@ final class ShoppingController
         }
         $rows[] = ['', '', 'total', '', '', $list->planned, '', '', $list->paid, '', $list->still];
 
-        return CsvFile::of('shopping', $rows);
+        return CsvFile::response('shopping', $rows);
     }
 
     #[OA\Put(
@@ -161,7 +161,7 @@ final class ShoppingController
     {
         $row = array_column($kept->file->setups, null, 'id')[$setup] ?? throw new NotFoundHttpException;
 
-        return Shopping::of($kept->lived($row, LogRow::book($kept->model->id)), array_map(fn (Purchase $one) => $one->bought(), $purchases),
+        return Shopping::fromBooks($kept->lived($row, LogRow::book($kept->model->id)), array_map(fn (Purchase $one) => $one->bought(), $purchases),
             $kept->costing->books($row));
     }
 }

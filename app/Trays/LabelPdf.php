@@ -33,7 +33,7 @@ final readonly class LabelPdf
      * @param  list<Label>  $labels
      * @param  int  $used  labels of the first page that are gone
      */
-    public function of(LabelSheet $sheet, array $labels, int $used = 0, bool $code = true): string
+    public function render(LabelSheet $sheet, array $labels, int $used = 0, bool $code = true): string
     {
         $folder = storage_path('app/fonts');
         is_dir($folder) || mkdir($folder, 0700, true);

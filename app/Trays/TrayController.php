@@ -111,10 +111,10 @@ final class TrayController
         [$kept, $row] = $this->find($season, $setup);
         $log = LogRow::book($season);
         $books = $kept->lived($row, $log);
-        $weather = SeasonWeather::of($kept, $books, $log, $on);
+        $weather = SeasonWeather::forSetup($kept, $books, $log, $on);
         $last = $log->entries === [] ? null : $log->entries[count($log->entries) - 1]->on->format();
 
-        return Json::of(['jobs' => (new Jobs($books, $log, $weather))->all(), 'written' => count($log->entries), 'last_on' => $last,
+        return Json::response(['jobs' => (new Jobs($books, $log, $weather))->all(), 'written' => count($log->entries), 'last_on' => $last,
             'marked' => self::marked($log->inSetup($kept->costing->books($row))), 'weather_on' => $weather === null ? null
                 : Day::ofNumber($weather->today)->format(), 'tonight' => $weather?->tonight()]);
     }
@@ -136,7 +136,7 @@ final class TrayController
         [$kept, $row] = $this->find($season, $setup);
         $log = LogRow::book($season);
         $books = $kept->lived($row, $log);
-        $weather = SeasonWeather::of($kept, $books, $log, $on);
+        $weather = SeasonWeather::forSetup($kept, $books, $log, $on);
         $log = $log->inSetup($books);
         $laid = new Trays($books, $log);
         $trays = $laid->pictures();
@@ -145,7 +145,7 @@ final class TrayController
             $facts[$crop->id] = $log->crop($crop->id);
         }
 
-        return Json::of([
+        return Json::response([
             'trays' => $trays,
             'not_laid_out' => $laid->notLaidOut(),
             'labels' => Label::ofTrays($trays, $books, $log),
@@ -225,7 +225,7 @@ final class TrayController
         $wanted = array_filter(explode(',', Text::in($request, 'trays')));
         $trays = array_filter((new Trays($books, $log))->pictures(), fn (TrayPicture $tray): bool => $wanted === []
             || in_array($tray->id, $wanted, true));
-        $pdf = (new LabelPdf(PublicAddress::root($request), $kept->model->id, $kept->file->units->value === 'us'))->of($sheet, Label::ofTrays(array_values($trays), $books, $log),
+        $pdf = (new LabelPdf(PublicAddress::root($request), $kept->model->id, $kept->file->units->value === 'us'))->render($sheet, Label::ofTrays(array_values($trays), $books, $log),
             $request->integer('used'), Text::in($request, 'code') !== '0');
 
         return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="jolly-penny-labels.pdf"',
@@ -254,7 +254,7 @@ final class TrayController
         $sowings = new Sowings($kept->costing, $row);
         $of = $sowings->isCommunity($crop) ? $facts->seeds : $facts->sites;
 
-        return Json::of([
+        return Json::response([
             'again' => $up === null ? null : $sowings->again($crop, $up, $of ?: null, $facts->sown_on, $input['on']),
             'two_step' => $facts->sown_on === null ? $sowings->inTwoSteps($crop) : null,
         ]);

@@ -26,7 +26,7 @@ final readonly class SeasonWeather
      * @param  ?string  $today  the gardener's own day; where the season is long over or far ahead, the last day that something was written down
      * @return ?WeatherNow null where the garden knows no weather
      */
-    public static function of(KeptSeason $kept, SetupBooks $books, LogBook $log, ?string $today): ?WeatherNow
+    public static function forSetup(KeptSeason $kept, SetupBooks $books, LogBook $log, ?string $today): ?WeatherNow
     {
         if ($today === null) {
             return null;

@@ -116,9 +116,9 @@ final class WeatherController
         $now = SeasonWeather::at($book, $kept, $books, $log, $day);
         // With what the garden's own thermometer says.
         $book = $now->air->book;
-        [$last, $first] = [Frosts::of(FrostYears::last($book, $kept->file->lastFrost)), Frosts::of(FrostYears::first($book, $kept->file->lastFrost))];
+        [$last, $first] = [Frosts::fromYears(FrostYears::last($book, $kept->file->lastFrost)), Frosts::fromYears(FrostYears::first($book, $kept->file->lastFrost))];
 
-        return Json::of([
+        return Json::response([
             'places' => self::places($kept->model->user_id),
             'place' => $place?->id,
             'on' => $day->format(),
@@ -126,11 +126,11 @@ final class WeatherController
             'tonight' => $now->tonight(),
             'nights' => array_values(array_filter($now->nights, fn (Night $night): bool => $night->on >= $day->format())),
             'record' => $now->record(),
-            'trust' => ForecastTrust::of($book, $day->number),
+            'trust' => ForecastTrust::fromWeather($book, $day->number),
             'due' => array_values($now->due),
             'last_frost' => $last,
             'first_frost' => $first,
-            'offer' => FrostOffer::of($kept->costing, $row, $last, $first),
+            'offer' => FrostOffer::forSetup($kept->costing, $row, $last, $first),
         ]);
     }
 
@@ -159,7 +159,7 @@ final class WeatherController
         // What is in the soil is grown no sooner; of several, one is enough.
         $isSown = array_filter($asked, fn (string $one): bool => $log->crop($one)->sown_on !== null) !== [];
         try {
-            return Json::of(GoingOut::of($kept->costing, $row, $place === null ? new WeatherBook : WeatherDays::book($place),
+            return Json::response(GoingOut::weigh($kept->costing, $row, $place === null ? new WeatherBook : WeatherDays::book($place),
                 $crop === null ? [] : [$crop], $isSown, (float) ($input['cover'] ?? 0)));
         } catch (InvalidArgumentException $e) {
             throw ValidationException::withMessages(['crop' => $e->getMessage()]);
@@ -205,7 +205,7 @@ final class WeatherController
         }
         $place = WeatherPlace::query()->create(['user_id' => $user->id, 'name' => $name === '' ? 'Garden' : $name]);
 
-        return Json::of(['id' => $place->id, 'token' => $place->createToken($place->name, [WeatherPostController::MAY])->plainTextToken], 201);
+        return Json::response(['id' => $place->id, 'token' => $place->createToken($place->name, [WeatherPostController::MAY])->plainTextToken], 201);
     }
 
     #[OA\Delete(
@@ -238,7 +238,7 @@ final class WeatherController
         $found = $this->place($place);
         $found->tokens()->delete();
 
-        return Json::of(['id' => $found->id, 'token' => $found->createToken($found->name, [WeatherPostController::MAY])->plainTextToken]);
+        return Json::response(['id' => $found->id, 'token' => $found->createToken($found->name, [WeatherPostController::MAY])->plainTextToken]);
     }
 
     #[OA\Post(
@@ -265,14 +265,14 @@ final class WeatherController
             throw ValidationException::withMessages(['table' => 'Give a table of up to 4 MB.']);
         }
         try {
-            $table = WeatherTable::of($bytes, $input['unit'] === 'F' ? Measure::Fahrenheit : Measure::Celsius, (bool) $input['month_first']);
+            $table = WeatherTable::parse($bytes, $input['unit'] === 'F' ? Measure::Fahrenheit : Measure::Celsius, (bool) $input['month_first']);
         } catch (NotATable $e) {
             throw ValidationException::withMessages(['table' => $e->getMessage()]);
         }
         $sum = isset($input['made_on']) ? WeatherDays::forecast($found, Day::parse($input['made_on']), $table->days)
             : WeatherDays::measured($found, $table->days);
 
-        return Json::of([...$sum, 'refused' => $table->refused, 'faults' => $table->faults]);
+        return Json::response([...$sum, 'refused' => $table->refused, 'faults' => $table->faults]);
     }
 
     #[OA\Get(
@@ -290,7 +290,7 @@ final class WeatherController
             $rows[] = [Day::ofNumber($day)->format(), $weather->low, $weather->high];
         }
 
-        return CsvFile::of('weather', $rows);
+        return CsvFile::response('weather', $rows);
     }
 
     private function place(int $id): WeatherPlace

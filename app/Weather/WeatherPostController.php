@@ -80,7 +80,7 @@ final class WeatherPostController
             $sum['refused'] += $refused;
         }
 
-        return Json::of($sum);
+        return Json::response($sum);
     }
 
     private static function sender(string $given): WeatherPlace

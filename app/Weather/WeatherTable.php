@@ -40,9 +40,9 @@ final readonly class WeatherTable
      *
      * @throws NotATable
      */
-    public static function of(string $bytes, Measure $unit, bool $monthFirst): self
+    public static function parse(string $bytes, Measure $unit, bool $monthFirst): self
     {
-        $rows = CsvTable::of($bytes)->rows;
+        $rows = CsvTable::parse($bytes)->rows;
         $columns = self::columns($rows[0][1]);
         if ($columns === null && self::date($rows[0][1][0] ?? '', $monthFirst) === null) {
             throw new NotATable('The first line should name the columns: date, low, high. Or begin with the first day: 2027-05-03, 2.5, 14.');

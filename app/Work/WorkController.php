@@ -144,6 +144,6 @@ final class WorkController
             default => [$work->kind->value => $work->result],
         };
 
-        return Json::of([...$work->only(['id', 'kind', 'setup', 'revision', 'state', 'done', 'total']), ...$shown], $status);
+        return Json::response([...$work->only(['id', 'kind', 'setup', 'revision', 'state', 'done', 'total']), ...$shown], $status);
     }
 }

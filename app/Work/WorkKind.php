@@ -71,7 +71,7 @@ enum WorkKind: string
     public function workOut(Season $season, Setup $setup, float $amount, Closure $progress, array $purchases = []): mixed
     {
         return match ($this) {
-            self::BudgetYears => self::plain(BudgetYears::of($season, $setup->id, $amount, self::SEASONS, $progress)),
+            self::BudgetYears => self::plain(BudgetYears::plan($season, $setup->id, $amount, self::SEASONS, $progress)),
             self::SeasonBudget, self::Budget => self::plain(self::limited($season, $setup, $amount, $progress, $purchases, $this === self::SeasonBudget)),
             self::Advice => self::plain((new Savings($season, $setup))->advice($progress)),
             self::HangsOn => self::plain(self::hangsOn($season, $setup, $progress)),
@@ -115,7 +115,7 @@ enum WorkKind: string
      */
     private static function limited(Season $season, Setup $setup, float $amount, Closure $progress, array $purchases, bool $forSeason): Budgeted
     {
-        $bought = BoughtSeason::of($season, $purchases);
+        $bought = BoughtSeason::withPurchases($season, $purchases);
 
         return (new Budget($bought->season, $setup, $amount - $bought->paid, $progress, $forSeason))->result()->with(limit: $amount, paid: $bought->paid);
     }

@@ -46,12 +46,12 @@ growth('one set-up costed', $crops, fn (int $n) => fn () => (new SeasonCosting($
 growth('its pictures', $crops, function (int $n) use ($read, $setup): Closure {
     $results = [(new SeasonCosting($read[$n]))->setup($setup($n))];
 
-    return fn () => SeasonPictures::of($results, $read[$n]);
+    return fn () => SeasonPictures::forSetups($results, $read[$n]);
 });
-growth('the list for the shops', $crops, fn (int $n) => fn () => Shopping::of((new SeasonCosting($read[$n]))->books($setup($n)), []));
+growth('the list for the shops', $crops, fn (int $n) => fn () => Shopping::fromBooks((new SeasonCosting($read[$n]))->books($setup($n)), []));
 growth('Today, nothing written down', $crops, fn (int $n) => fn () => (new Jobs((new SeasonCosting($read[$n]))->books($setup($n)), new LogBook([])))->all());
 growth('Trays', $crops, fn (int $n) => fn () => (new Trays((new SeasonCosting($read[$n]))->books($setup($n)), new LogBook([])))->pictures());
-growth('the ledger taken apart', $crops, fn (int $n) => fn () => LedgerParts::of(new SeasonCosting($read[$n]), $setup($n)));
+growth('the ledger taken apart', $crops, fn (int $n) => fn () => LedgerParts::forSetup(new SeasonCosting($read[$n]), $setup($n)));
 
 $setups = [1, 2, 10, 40];
 $ways = [];
@@ -62,4 +62,4 @@ foreach ($setups as $size) {
 }
 printf("\n%-46s %s %8s\n", 'ms, by set-ups of twelve crops', implode(' ', array_map(fn (int $one): string => sprintf('%9d', $one), $setups)), 'exponent');
 growth('all costed', $setups, fn (int $n) => fn () => (new SeasonCosting($ways[$n]))->result());
-growth('all compared', $setups, fn (int $n) => fn () => Comparison::of(new SeasonCosting($ways[$n])));
+growth('all compared', $setups, fn (int $n) => fn () => Comparison::forSeason(new SeasonCosting($ways[$n])));

@@ -55,7 +55,7 @@ final readonly class SeasonIndex
     ) {
     }
 
-    public static function of(Season $s): self
+    public static function fromSeason(Season $s): self
     {
         return new self($s, array_column($s->places, null, 'id'), array_column($s->supplies, null, 'id'),
             array_column($s->mixes, null, 'id'), array_column($s->containers, null, 'id'),

@@ -80,11 +80,11 @@ it('has what was bought, of every kind, and owns nothing that was not', function
         ThingKind::Supply => $row->usablePerPack(), ThingKind::Container => $row->unitsPerPack, default => 1,
     };
     $packs = $kind->isEquipment() ? 1 : 2;
-    $after = BoughtSeason::of($season, [new Purchase('p', $kind->value, $row->id, 'x', $packs, 7.5, '2027-03-01', '', '')]);
+    $after = BoughtSeason::withPurchases($season, [new Purchase('p', $kind->value, $row->id, 'x', $packs, 7.5, '2027-03-01', '', '')]);
     $expected = $stock($season);
     $expected[$row->id] = $kind->isEquipment() ? true : $expected[$row->id] + 2 * $each;
     expect($stock($after->season))->toEqual($expected)->and($after->paid)->toBe(7.5)
-        ->and($stock(BoughtSeason::of($season, [])->season))->toEqual($stock($season));
+        ->and($stock(BoughtSeason::withPurchases($season, [])->season))->toEqual($stock($season));
 })->with(ThingKind::kept());
 
 it('keeps the jobs of what was sown where the rules would give none', function () {

@@ -124,5 +124,5 @@ it('has no function of over fifty lines but two that name one figure a line', fu
     $lines = linesOfFunctions();
     expect(count($lines))->toBeGreaterThan(1000)
         ->and(array_keys(array_filter($lines, fn (int $count): bool => $count > 50)))
-        ->toEqualCanonicalizing(['Plan/Results/CropAccount.php grown', 'Plan/Results/SetupCosting.php of']);
+        ->toEqualCanonicalizing(['Plan/Results/CropAccount.php grown', 'Plan/Results/SetupCosting.php result']);
 });

@@ -21,7 +21,7 @@ it('shares the power of lamps, mats and fans among them so that it adds up to th
         $costing = new SeasonCosting($season);
         foreach ($season->setups as $setup) {
             $books = $costing->books($setup);
-            $bench = Bench::of($books);
+            $bench = Bench::fromBooks($books);
             $result = $costing->setup($setup);
             $sum = fn (string $kind, string $key): float => array_sum(array_map(
                 fn ($place) => array_sum(array_column(array_filter($place->things, fn ($thing) => $thing->kind === $kind), $key)),
@@ -44,7 +44,7 @@ it('says how many of a hundred come up in the soil as it is', function () {
     $season = Seasons::read(Seasons::demo());
     $books = (new SeasonCosting($season))->books($season->setups[0]);
     $wishes = 0;
-    foreach (Bench::of($books)->places as $place) {
+    foreach (Bench::fromBooks($books)->places as $place) {
         foreach ($place->soil ?? [] as $wish) {
             $plan = $books->plans[$books->grown[$wish->crop]];
             foreach (array_filter([$wish->without, $wish->with]) as $given) {
@@ -63,20 +63,20 @@ it('finds the hour from which a lamp is cheapest', function () {
     $file['lights'][0]['hours_per_day'] = 8;
     $file['lights'][0]['on_at'] = '12:00';
     $season = Seasons::read($file);
-    $things = array_column(Bench::of((new SeasonCosting($season))->books($season->setups[0]))->places[0]->things, null, 'id');
+    $things = array_column(Bench::fromBooks((new SeasonCosting($season))->books($season->setups[0]))->places[0]->things, null, 'id');
     // Eight hours in the eight cheap ones: two thirds of the money are saved.
     expect($things['led']->best_hour->on_at)->toBe('00:30')
         ->and($things['led']->best_hour->saves)->toBeNear($things['led']->power * 2 / 3);
     $file['electricity']['windows'] = [];
     $season = Seasons::read($file);
-    $things = array_column(Bench::of((new SeasonCosting($season))->books($season->setups[0]))->places[0]->things, null, 'id');
+    $things = array_column(Bench::fromBooks((new SeasonCosting($season))->books($season->setups[0]))->places[0]->things, null, 'id');
     expect($things['led']->best_hour)->toBeNull();
 });
 
 it('gives the dose and the hours to reach it by their definition', function () {
     // PPFD is µmol over m² and s; a day's dose PPFD · hours · 3600 / 1e6. The demo's lamp: 75 µmol/s, 0.75 of it on two flats of 0.129032 m².
     $season = Seasons::read(Seasons::demo());
-    $lamp = array_column(Bench::of((new SeasonCosting($season))->books($season->setups[0]))->places[0]->things, null, 'id')['led'];
+    $lamp = array_column(Bench::fromBooks((new SeasonCosting($season))->books($season->setups[0]))->places[0]->things, null, 'id')['led'];
     $ppfd = 0.75 * 75 / (2 * 0.129032);
     expect($lamp->ppfd)->toBeNear($ppfd)
         ->and($lamp->dose)->toBeNear($ppfd * 16 * 3600 / 1e6)
@@ -95,9 +95,9 @@ it('lets an outlet carry what the rule for continuous loads allows', function ()
     expect(CircuitLoad::most(new Outlet(120, 15)))->toBeNear(12.0)
         ->and(CircuitLoad::most(new Outlet(120, 20)))->toBeNear(16.0)
         ->and(CircuitLoad::most(new Outlet(230, 16)))->toBeNear(16.0)
-        ->and(CircuitLoad::of(1440, new Outlet(120, 15))->over)->toBeFalse()
-        ->and(CircuitLoad::of(1441, new Outlet(120, 15))->over)->toBeTrue()
-        ->and(CircuitLoad::of(1440, null)->amps)->toBeNull();
+        ->and(CircuitLoad::forWatts(1440, new Outlet(120, 15))->over)->toBeFalse()
+        ->and(CircuitLoad::forWatts(1441, new Outlet(120, 15))->over)->toBeTrue()
+        ->and(CircuitLoad::forWatts(1440, null)->amps)->toBeNull();
 });
 
 it('breaks even with a new lamp when the annuity of what it saves is worth its price', function () {
@@ -118,7 +118,7 @@ it('wants of the soil what growers say each wants', function (string $species, f
 
 it('says what the mat gives and takes', function () {
     $season = Seasons::read(Seasons::demo());
-    $soil = array_column(Bench::of((new SeasonCosting($season))->books($season->setups[0]))->places[0]->soil, null, 'crop');
+    $soil = array_column(Bench::fromBooks((new SeasonCosting($season))->books($season->setups[0]))->places[0]->soil, null, 'crop');
     // Pepper at 20 °C: 13 days in the table; between 20 and 25 °C faster. The mat costs it something; lettuce stands beside.
     expect($soil['porch-lantern']->without->days)->toBe(13)
         ->and($soil['porch-lantern']->with->days)->toBeLessThan(13)
@@ -128,7 +128,7 @@ it('says what the mat gives and takes', function () {
 
 it('says from which season a new lamp is cheaper than the tube in the cellar', function () {
     $season = Seasons::read(Seasons::demo());
-    $things = array_column(Bench::of((new SeasonCosting($season))->books($season->setups[1]))->places[0]->things, null, 'id');
+    $things = array_column(Bench::fromBooks((new SeasonCosting($season))->books($season->setups[1]))->places[0]->things, null, 'id');
     $tube = $things['tube'];
     // By hand: the catalogue's LED lamp lights as many flats with 42 W instead of 76; what that saves a season, against 31.00.
     $saved = $tube->power * (1 - 42 / 76);

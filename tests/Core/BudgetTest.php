@@ -138,7 +138,7 @@ it('answers on the command line, and says what is wrong with a limit', function 
 it('buys first what lasts, and has more plants for the same money later', function () {
     $season = fewCrops(['copper-kettle', 'stone-button', 'paint-box'], ['bench', 'kit', 'nursery']);
     $bare = $season->with(setups: array_map(fn (Setup $one): Setup => $one->with(gear: [], appliances: []), $season->setups));
-    $years = JollyPenny\Core\Deciding\Choosing\BudgetYears::of($bare, 'bench', 60.0, 3);
+    $years = JollyPenny\Core\Deciding\Choosing\BudgetYears::plan($bare, 'bench', 60.0, 3);
     expect(array_column($years, 'year'))->toBe([2027, 2028, 2029]);
     $missing = INF;
     foreach ($years as $year) {
@@ -174,7 +174,7 @@ it('keeps a limit by what is paid and still to pay together', function () {
     $purchases = [new Purchase('p-00001', 'light', $line->id, 'Lamp', $line->packs, 31.5, '2027-02-01', '', ''),
         new Purchase('p-00002', 'seed', $seed->id, 'Seed', $seed->packs, 4.0, '2027-02-01', '', ''),
         new Purchase('p-00003', 'gear', 'no-such-thing', 'A gnome', 1, 12.0, '2027-02-01', '', '')];
-    $bought = BoughtSeason::of($season, $purchases);
+    $bought = BoughtSeason::withPurchases($season, $purchases);
     // What is still to pay is the plan's till less those lines; what was bought beside the plan is paid all the same.
     $still = (new SeasonCosting($bought->season))->setup(array_column($bought->season->setups, null, 'id')[$setup->id])->cash_now;
     expect($bought->paid)->toBe(47.5)->and($still)->toBeNear((new SeasonCosting($season))->setup($setup)->cash_now - $line->cost - $seed->cost, 1e-9);

@@ -163,16 +163,16 @@ it('limes what is mixed from peat', function () {
 
 it('writes prices abroad as shops there do, and leaves dollars alone', function () {
     // Worked by hand from price-levels.csv: 2.49 × 0.7 = 1.743, in steps of 5 pence 1.75; 3.33 × 150 = 499.5, in steps of 5 krónur 500.
-    expect(PriceLevel::of('USD')->price(2.49))->toBe(2.49)
-        ->and(PriceLevel::of('GBP')->price(2.49))->toBe(1.75)
-        ->and(PriceLevel::of('ISK')->price(3.33))->toBe(500.0)
+    expect(PriceLevel::forCurrency('USD')->price(2.49))->toBe(2.49)
+        ->and(PriceLevel::forCurrency('GBP')->price(2.49))->toBe(1.75)
+        ->and(PriceLevel::forCurrency('ISK')->price(3.33))->toBe(500.0)
         // Less than a step is not rounded up to one.
-        ->and(PriceLevel::of('SEK')->price(0.031))->toBe(0.279);
+        ->and(PriceLevel::forCurrency('SEK')->price(0.031))->toBe(0.279);
 });
 
 it('comes up more slowly on both sides of the optimum, on each by its own slope', function () {
     // By hand: 10 days at 25 °C between 10 and 35. At 20 °C the rate is 10/15 of the best, at 30 °C it is 5/10: 15 and 20 days.
-    $range = TemperatureRange::of(['minimum_c' => 10, 'optimum_low_c' => 20, 'optimum_high_c' => 30, 'optimum_c' => 25, 'maximum_c' => 35, 'source' => '']);
+    $range = TemperatureRange::fromRow(['minimum_c' => 10, 'optimum_low_c' => 20, 'optimum_high_c' => 30, 'optimum_c' => 25, 'maximum_c' => 35, 'source' => '']);
     $rows = $range->table(10.0);
     expect(array_column($rows, 'temp_c'))->toEqual([10, 10.1, 20, 25, 30, 34.9, 35])
         ->and($rows[2]['days'])->toBeNear(15.0)->and($rows[4]['days'])->toBeNear(20.0)->and($rows[3]['percent'])->toBeNear(100.0);

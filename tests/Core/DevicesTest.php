@@ -31,7 +31,7 @@ it('says what a lamp draws, what it used by day beside the plan, and offers what
     $lamp = $season->lights[0];
     $measured = measured(DeviceKind::Meter, 36.4, $lamp->hoursPerDay, 5);
     expect($measured->wattsOn())->toBeNear(36.4, 0.02);
-    $report = DeviceReport::of($books, DeviceKind::Meter, 'lights', $lamp->id, $measured, null);
+    $report = DeviceReport::compare($books, DeviceKind::Meter, 'lights', $lamp->id, $measured, null);
     expect($report->offers)->toHaveCount(1)->and($report->offers[0]['path'])->toBe(['lights', $lamp->id, 'watts'])
         ->and($report->offers[0]['now'])->toBe($lamp->watts)->and($report->offers[0]['real'])->toBeNear(36.4, 0.02)
         ->and($report->days)->toHaveCount(5)
@@ -41,9 +41,9 @@ it('says what a lamp draws, what it used by day beside the plan, and offers what
     // A lamp that is off most of the day draws when on what it draws when on.
     expect(measured(DeviceKind::Meter, 36.4, 8, 5)->wattsOn())->toBeNear(36.4, 0.02);
     // As planned within three of a hundred there is nothing to tell; too few readings say nothing.
-    expect(DeviceReport::of($books, DeviceKind::Meter, 'lights', $lamp->id, measured(DeviceKind::Meter, $lamp->watts, 16, 3), null)->offers)->toBe([])
+    expect(DeviceReport::compare($books, DeviceKind::Meter, 'lights', $lamp->id, measured(DeviceKind::Meter, $lamp->watts, 16, 3), null)->offers)->toBe([])
         ->and((new Measured([[APRIL_9, 40.0]]))->wattsOn())->toBeNull()
-        ->and(DeviceReport::of($books, DeviceKind::Meter, 'lights', 'gone', $measured, null)->offers)->toBe([]);
+        ->and(DeviceReport::compare($books, DeviceKind::Meter, 'lights', 'gone', $measured, null)->offers)->toBe([]);
 });
 
 it('says how much a mat lifts above the air of its place', function () {
@@ -51,10 +51,10 @@ it('says how much a mat lifts above the air of its place', function () {
     $books = (new SeasonCosting($season))->books($season->setups[0]);
     $soil = measured(DeviceKind::Soil, 22.3, 24, 4, 2);
     $air = measured(DeviceKind::Air, 17.9, 24, 4, 3);
-    $offers = DeviceReport::of($books, DeviceKind::Soil, 'mats', $season->mats[0]->id, $soil, $air)->offers;
+    $offers = DeviceReport::compare($books, DeviceKind::Soil, 'mats', $season->mats[0]->id, $soil, $air)->offers;
     expect($offers[0]['path'])->toBe(['mats', $season->mats[0]->id, 'lift_c'])->and($offers[0]['real'])->toBeNear(4.4, 0.1)
-        ->and(DeviceReport::of($books, DeviceKind::Soil, 'mats', $season->mats[0]->id, $soil, null)->offers)->toBe([]);
-    $offers = DeviceReport::of($books, DeviceKind::Air, 'places', 'bench', $air, null)->offers;
+        ->and(DeviceReport::compare($books, DeviceKind::Soil, 'mats', $season->mats[0]->id, $soil, null)->offers)->toBe([]);
+    $offers = DeviceReport::compare($books, DeviceKind::Air, 'places', 'bench', $air, null)->offers;
     expect($offers[0]['path'])->toBe(['places', 'bench', 'temp_c'])->and($offers[0]['real'])->toBeNear(17.9, 0.05);
 });
 

@@ -48,7 +48,7 @@ it('is not late when it is ready on the very day', function () {
 });
 
 it('judges in the order of the rules, and at a tie for growing', function (float $cost, float $extra, ?float $buying, Verdict $verdict) {
-    expect(Verdict::of($cost, $extra, $buying))->toBe($verdict);
+    expect(Verdict::forCost($cost, $extra, $buying))->toBe($verdict);
 })->with([
     'dearer to add than to buy, though its own share is cheap' => [5.0, 7.0, 6.0, Verdict::Buy],
     'adding costs just what buying does' => [6.0, 5.0, 5.0, Verdict::GrowAlong],
@@ -58,8 +58,8 @@ it('judges in the order of the rules, and at a tie for growing', function (float
 
 it('finds the peak of a single day beside a crop that falls away', function () {
     $uses = [[0, 5, 3.0], [5, 6, 9.0], [6, 10, 1.0]];
-    expect(PeakUse::of([[0, 5, 3.0], [2, 6, 4.0]])->peak)->toBe(7.0)->and(PeakUse::of([])->peak)->toBe(0.0);
-    expect(PeakUse::of($uses)->without([[6, 10, 1.0]]))->toBe(9.0)->and(PeakUse::of($uses)->without([[0, 5, 3.0]]))->toBe(9.0);
+    expect(PeakUse::fromUses([[0, 5, 3.0], [2, 6, 4.0]])->peak)->toBe(7.0)->and(PeakUse::fromUses([])->peak)->toBe(0.0);
+    expect(PeakUse::fromUses($uses)->without([[6, 10, 1.0]]))->toBe(9.0)->and(PeakUse::fromUses($uses)->without([[0, 5, 3.0]]))->toBe(9.0);
 });
 
 it('takes of two ways that cost the same the one with less work', function () {
@@ -74,7 +74,7 @@ it('takes of two ways that cost the same the one with less work', function () {
 });
 
 it('covers whole flats, and only flats that it covers whole', function () {
-    expect(Bank::of([1.5, 1.0])->onFor(1.2))->toBe(2)->and(Bank::of([1.5, 1.0])->onFor(1.0))->toBe(1);
+    expect(Bank::fromFlats([1.5, 1.0])->onFor(1.2))->toBe(2)->and(Bank::fromFlats([1.5, 1.0])->onFor(1.0))->toBe(1);
 });
 
 it('buys durable things when their life is over, trays and the parts of a season too', function () {
@@ -122,7 +122,7 @@ it('offers no relief that loses a crop', function () {
         $file['methods'][1]['stages'][$i]['light'] = $file['methods'][1]['stages'][$i]['mat'] = false;
     }
     $season = Seasons::read($file);
-    expect((new Reliefs($season))->of($season->setups[0], ['lantern']))->toBe([]);
+    expect((new Reliefs($season))->forCrowding($season->setups[0], ['lantern']))->toBe([]);
 });
 
 it('puts out earlier only what is hardy', function (int $offset, bool $earlier) {
@@ -131,7 +131,7 @@ it('puts out earlier only what is hardy', function (int $offset, bool $earlier) 
     $file['crops'][0]['plant_out_offset_days'] = $offset;
     $file['crops'][] = ['id' => 'second'] + $file['crops'][0];
     $season = Seasons::read($file);
-    $kinds = array_column((new Reliefs($season))->of($season->setups[0], ['lantern', 'second']), 'kind');
+    $kinds = array_column((new Reliefs($season))->forCrowding($season->setups[0], ['lantern', 'second']), 'kind');
     expect($kinds)->toContain('later')->and(in_array('earlier', $kinds, true))->toBe($earlier);
 })->with([[7, false], [0, false], [-21, true]]);
 
@@ -139,7 +139,7 @@ it('sows no more than half of an odd packet', function () {
     $file = Seasons::small();
     $file['seed_lots'][0]['seeds_per_packet'] = 25;
     $season = Seasons::read($file);
-    $said = SaidAmount::of('half the packet', 3, $season->seedLots[0], $season->methods[0], $season->containers[0]);
+    $said = SaidAmount::parse('half the packet', 3, $season->seedLots[0], $season->methods[0], $season->containers[0]);
     // A seed to a site.
     expect($said->sites)->toBe(12)->and($said->seeds)->toBeNull();
 });

@@ -180,7 +180,7 @@ it('plans with the packs that come to least for the first list', function (strin
     $before = (new SeasonReader())->readDocument($draft->document);
     $setup = $before->setups[0];
     $cash = fn (Season $season): float => (new SeasonCosting($season))->setup($setup)->cash_now;
-    $edits = FirstPacks::of($draft);
+    $edits = FirstPacks::forDraft($draft);
     $after = (new Altered($before))->with($edits);
     $edits === [] ? expect($cash($after))->toBe($cash($before)) : expect($cash($after))->toBeLessThan($cash($before));
     // No other pack of any supply asks less without making the plants dearer.
@@ -197,7 +197,7 @@ it('buys a bigger bag for more plants', function () {
     $bag = function (string $list): float {
         $draft = new SeasonDraft(Starter::season('First', Day::parse('2027-05-10'), 0.2, 'USD', false, ['led', 'trays']));
         (new GrowList($draft))->addPasted($list);
-        $season = (new Altered((new SeasonReader())->readDocument($draft->document)))->with(FirstPacks::of($draft));
+        $season = (new Altered((new SeasonReader())->readDocument($draft->document)))->with(FirstPacks::forDraft($draft));
 
         return array_column($season->supplies, 'packAmount', 'id')['starter'];
     };

@@ -54,7 +54,7 @@ function answerTo(string $last, ?string $first, bool $frostless, array $have, st
     $asked = (new GrowList(new SeasonDraft($document)))->addPasted($list);
     $season = (new SeasonReader())->readDocument($document);
     $costing = new SeasonCosting($season);
-    $comparison = Comparison::of($costing);
+    $comparison = Comparison::forSeason($costing);
     $advice = $comparison->advice;
     $cash = fn (?float $money): string => $money === null ? '-' : sprintf('%.2f', $money);
     $lines = ["list: {$list}", 'last frost '.$last.', first '.($first ?? ($frostless ? 'never' : 'unknown')).'; has '.(implode(', ', $have) ?: 'nothing'),

@@ -132,7 +132,7 @@ it('repeats a crop in rounds, raised alike', function () {
 
 it('understands how much to sow', function (string $words, ?int $sites, ?int $seeds) {
     $season = Seasons::read(Seasons::small());
-    $said = SaidAmount::of($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
+    $said = SaidAmount::parse($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
     expect([$said->sites, $said->seeds])->toBe([$sites, $seeds]);
 })->with([
     ['nine for six', 9, null],
@@ -150,7 +150,7 @@ it('understands how much to sow', function (string $words, ?int $sites, ?int $se
 
 it('means a proportion by "nine for six", whatever is wanted', function (string $words, int $wanted, int $sites) {
     $season = Seasons::read(Seasons::small());
-    $said = SaidAmount::of($words, $wanted, $season->seedLots[0], $season->methods[0], $season->containers[0]);
+    $said = SaidAmount::parse($words, $wanted, $season->seedLots[0], $season->methods[0], $season->containers[0]);
     expect($said->sites)->toBe($sites);
 })->with([['nine for six', 240, 360], ['nine for six', 4, 6], ['3 for 2', 5, 8], ['two cells for one', 7, 14]]);
 
@@ -159,7 +159,7 @@ it('sows a packet as far as it goes, a seed over staying in it', function (int $
     $file['seed_lots'][0]['seeds_per_packet'] = $packet;
     $file['methods'][0]['seeds_per_site'] = $toACell;
     $season = Seasons::read($file);
-    $amount = SaidAmount::of($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
+    $amount = SaidAmount::parse($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
     expect([$amount->sites, $amount->seeds])->toBe($said)
         ->and(($amount->sites ?? 0) * $toACell)->toBeLessThanOrEqual($packet);
 })->with([[25, 2, 'the whole packet', [12, null]], [30, 1, 'the whole packet', [30, null]], [25, 2, 'half a packet', [6, null]]]);
@@ -169,14 +169,14 @@ it('counts seeds where many share a pot', function () {
     $file['methods'][0]['pattern'] = 'community';
     $season = Seasons::read($file);
     foreach (['one each' => 6, 'nine for six' => 9, 'the whole packet' => $file['seed_lots'][0]['seeds_per_packet']] as $words => $seeds) {
-        $said = SaidAmount::of($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
+        $said = SaidAmount::parse($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
         expect([$said->sites, $said->seeds])->toBe([null, $seeds]);
     }
 });
 
 it('says what can be said where it does not understand', function (string $words) {
     $season = Seasons::read(Seasons::small());
-    SaidAmount::of($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
+    SaidAmount::parse($words, 6, $season->seedLots[0], $season->methods[0], $season->containers[0]);
 })
     ->with(['a lot', '0 cells', '9999999 rows', '-3'])
     ->throws(InvalidArgumentException::class);

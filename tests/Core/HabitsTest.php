@@ -9,7 +9,7 @@ use JollyPenny\Core\Season\Day;
 
 function habits(array $habits): Habits
 {
-    return Habits::of(json_decode((string) json_encode(['habits' => $habits])));
+    return Habits::fromMeta(json_decode((string) json_encode(['habits' => $habits])));
 }
 
 it('is away from the first day to the last, both included', function () {
@@ -26,7 +26,7 @@ it('leaves out what cannot be read, and keeps the rest', function (array $away) 
 
 it('has no habits where none are written', function () {
     foreach ([null, new stdClass, (object) ['habits' => 'none'], (object) ['habits' => (object) ['away' => 'x', 'sow_days' => 'x']]] as $meta) {
-        expect(Habits::of($meta)->isAway(20_000))->toBeFalse()->and(Habits::of($meta)->nearest(20_000))->toBe(20_000);
+        expect(Habits::fromMeta($meta)->isAway(20_000))->toBeFalse()->and(Habits::fromMeta($meta)->nearest(20_000))->toBe(20_000);
     }
 });
 

@@ -11,7 +11,7 @@ it('works out once what follows from the same, and keeps what was of use', funct
     $known = new Known(['old' => 1]);
     $times = 0;
     $ask = function (Known $known) use (&$times): int {
-        return $known->of('a chain', function () use (&$times): int {
+        return $known->recall('a chain', function () use (&$times): int {
             $times++;
 
             return 42;

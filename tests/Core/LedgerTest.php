@@ -37,7 +37,7 @@ it('rounds a table so that rows, columns and the whole still add up, no figure b
                 $table[$r][$c] = mt_rand(0, 3) === 0 ? 0.0 : mt_rand(-300, 9000) / 7;
             }
         }
-        [$cells, $sums, $bottoms, $all] = TwoWayRounding::of($table);
+        [$cells, $sums, $bottoms, $all] = TwoWayRounding::controlled($table);
         foreach ($table as $r => $row) {
             expect(array_sum($cells[$r]))->toBe($sums[$r])->and(abs($sums[$r] - array_sum($row)))->toBeLessThan(1.000001);
             foreach ($row as $c => $cell) {
@@ -53,14 +53,14 @@ it('rounds a table so that rows, columns and the whole still add up, no figure b
 });
 
 it('leaves whole figures as they are', function () {
-    expect(TwoWayRounding::of([[3.0, 0.0], [-2.0, 7.0]]))->toBe([[[3, 0], [-2, 7]], [3, 5], [1, 7], 8]);
+    expect(TwoWayRounding::controlled([[3.0, 0.0], [-2.0, 7.0]]))->toBe([[[3, 0], [-2, 7]], [3, 5], [1, 7], 8]);
 });
 
 it('adds up to the coin in every currency, and is never a coin from the costing', function () {
     foreach (ledgerSeasons() as $season) {
         $costing = new SeasonCosting($season);
         foreach ($season->setups as $setup) {
-            $ledger = Ledger::of($costing, $setup);
+            $ledger = Ledger::forSetup($costing, $setup);
             $result = $costing->setup($setup);
             $coin = 10 ** -$ledger->places;
             $sum = fn (array $parts): float => round(array_sum($parts), $ledger->places);
@@ -99,7 +99,7 @@ it('takes every cost apart into prices and puts it together again', function () 
     foreach (ledgerSeasons() as $season) {
         $costing = new SeasonCosting($season);
         foreach ($season->setups as $setup) {
-            $heads = LedgerParts::of($costing, $setup)->heads();
+            $heads = LedgerParts::forSetup($costing, $setup)->heads();
             foreach ($costing->setup($setup)->crops as $crop) {
                 foreach ($crop->heads ?? [] as $head => $amount) {
                     expect($heads[$crop->id][$head] ?? 0.0)->toBeNear($amount);
@@ -114,7 +114,7 @@ it('follows changed prices, amounts and lives as the costing does', function () 
     $document = Seasons::demo();
     $season = Seasons::read($document);
     $setup = $season->setups[0];
-    $parts = LedgerParts::of(new SeasonCosting($season), $setup);
+    $parts = LedgerParts::forSetup(new SeasonCosting($season), $setup);
     $checked = 0;
     foreach ($parts->inputs as $input) {
         if ($input->path[0] === 'nursery' || $input->path[0] === 'electricity') {

@@ -105,7 +105,7 @@ it('counts what is paid at the till over the years, whole packs first', function
 it('gives what nobody sells a price of its own, and says what room costs', function () {
     $file = Seasons::demo();
     $season = Seasons::read($file);
-    $comparison = Comparison::of(new SeasonCosting($season));
+    $comparison = Comparison::forSeason(new SeasonCosting($season));
     foreach ((new SeasonCosting($season))->result()['setups'] as $i => $result) {
         $unsold = array_filter($result->crops, fn ($crop) => $crop->grown && $crop->buy_cost === null);
         $each = $unsold === [] ? null : array_sum(array_column($unsold, 'cost')) / array_sum(array_column($unsold, 'useful'));
@@ -122,7 +122,7 @@ it('gives what nobody sells a price of its own, and says what room costs', funct
     foreach (array_keys($file['nursery']) as $offer) {
         $file['nursery'][$offer]['price'] *= 3;
     }
-    $two = Comparison::of(new SeasonCosting(Seasons::read($file)));
+    $two = Comparison::forSeason(new SeasonCosting(Seasons::read($file)));
     $results = array_column((new SeasonCosting(Seasons::read($file)))->result()['setups'], null, 'id');
     expect($results['kit']->crowded_days)->toBeGreaterThan(3)->and($two->advice->setup)->toBe('nursery')
         ->and($two->room_costs)->toBeNear($results['nursery']->fill_cost - $results['kit']->fill_cost, 1e-9);
@@ -134,7 +134,7 @@ it('names what nobody sells as having no room, where its bench is over-full', fu
         $file['places'][0]['flats'] = $flats;
         $file['crops'][0]['nursery'] = $nursery;
 
-        return Comparison::of(new SeasonCosting(Seasons::read($file)))->advice->no_room ?? [];
+        return Comparison::forSeason(new SeasonCosting(Seasons::read($file)))->advice->no_room ?? [];
     };
     $sold = $file['crops'][0]['nursery'] === [] ? [$file['nursery'][0]['id']] : $file['crops'][0]['nursery'];
     expect($advice(0.01, []))->toBe([$file['crops'][0]['id']])

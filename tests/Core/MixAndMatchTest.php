@@ -95,7 +95,7 @@ it('weighs set-ups by the same money, hours and crowding as the whole costing', 
     for ($seed = 50_000; $seed < 50_060; $seed++) {
         $costing = new SeasonCosting(Seasons::read((new SeasonGenerator($seed))->season()));
         foreach ($costing->season->setups as $setup) {
-            [$totals, $result] = [SetupTotals::of($costing->books($setup)), $costing->setup($setup)];
+            [$totals, $result] = [SetupTotals::fromBooks($costing->books($setup)), $costing->setup($setup)];
             expect($totals->fillCost)
                 ->toBeNear($result->fill_cost)
                 ->and($totals->hours)

@@ -43,7 +43,7 @@ function movedTo(array $edits, string $setup = 'bench'): array
 
 it('makes room by another place, costed as the season with it comes to, and Today has the job', function () {
     $books = booksOf(Seasons::demo());
-    $reliefs = (new Reliefs($books->season()))->of($books->setup, BenchDays::crowding(BenchDays::of($books)));
+    $reliefs = (new Reliefs($books->season()))->forCrowding($books->setup, BenchDays::crowding(BenchDays::fromBooks($books)));
     $moves = array_values(array_filter($reliefs, fn ($one): bool => $one->kind === 'move'));
     expect($moves)->not->toBe([]);
     $before = (new SeasonCosting($books->season()))->setup($books->setup);
@@ -69,7 +69,7 @@ it('parts a stage so that it lasts as long as before, and moves no sooner than i
     $porch = $books->index->places['porch'];
     $seen = 0;
     foreach ($books->plans as $plan) {
-        foreach ((new Moves($books))->of($plan->crop->id) as $move) {
+        foreach ((new Moves($books))->forCrop($plan->crop->id) as $move) {
             if ($move->place !== 'Glass porch') {
                 continue;
             }
@@ -95,11 +95,11 @@ it('parts a stage so that it lasts as long as before, and moves no sooner than i
 
 it('offers no place that is out of doors, whose light nobody knows, or where it would hardly be', function () {
     $books = booksOf(Seasons::demo());
-    $all = array_merge(...array_map(fn ($plan): array => (new Moves($books))->of($plan->crop->id), $books->plans));
+    $all = array_merge(...array_map(fn ($plan): array => (new Moves($books))->forCrop($plan->crop->id), $books->plans));
     // The garage is cold enough for cabbages, but nobody knows its light; the yard is outdoors.
     expect(array_unique(array_map(fn (Move $move): string => $move->place, $all)))->toBe(['South windowsill'])
-        ->and((new Moves($books))->of('nobody'))->toBe([])
-        ->and((new Moves($books))->of('autumn-bib'))->toBe([]);
+        ->and((new Moves($books))->forCrop('nobody'))->toBe([])
+        ->and((new Moves($books))->forCrop('autumn-bib'))->toBe([]);
     $words = array_map(fn ($change): string => $change->words, array_filter(iterator_to_array((new Changes($books))->all(), false), fn ($change): bool => $change->kind === 'move'));
     expect(array_values($words))->toContain('Move Sweet Bench to South windowsill on May 10');
 });

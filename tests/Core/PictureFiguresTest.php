@@ -37,7 +37,7 @@ it('gives plants that share a cell their share of it', function () {
     foreach ([1, 3] as $sharing) {
         $stages[1] = [...$stages[1], 'container' => 'cell', 'mix' => 'starter', 'plants_per_site' => $sharing];
         $season = withMethod(['stages' => $stages]);
-        $sizes = PotSizes::of($season->methods[0], $season->crops[0], SeasonIndex::of($season));
+        $sizes = PotSizes::forCrop($season->methods[0], $season->crops[0], SeasonIndex::fromSeason($season));
         expect($sizes->own)->toBeNear(0.05 / $sharing);
     }
 });
@@ -47,15 +47,15 @@ it('says until when one can sow again, three weeks after the day planned', funct
     $file['mishap'] = 0.3;
     $season = Seasons::read($file);
     $crop = (new SeasonCosting($season))->setup($season->setups[0])->crops[0];
-    $below = BelowAsked::of($crop, $season->crops[0], $season);
+    $below = BelowAsked::forCrop($crop, $season->crops[0], $season);
     expect($below?->again_until)->toBe(gmdate('Y-m-d', strtotime("{$crop->sow_on} UTC") + 21 * 86_400))
         // Without the mishap nine in ten would be reached, so that is the reason.
         ->and($below?->mishap)->toBeNear(0.3)->and($below?->asked)->toBe(90)->and($below?->can_buy)->toBeTrue();
 });
 
 it('calls a bench over-full only where more stands on it than it holds', function () {
-    $fullest = max(BenchDays::of(smallBooks(2.0))[0]->all);
-    $why = fn (float $flats): array => array_unique(array_column(BenchDays::of(smallBooks($flats))[0]->crowded, 'why'));
+    $fullest = max(BenchDays::fromBooks(smallBooks(2.0))[0]->all);
+    $why = fn (float $flats): array => array_unique(array_column(BenchDays::fromBooks(smallBooks($flats))[0]->crowded, 'why'));
     expect($why($fullest))->toBe([])->and($why($fullest - 0.01))->toBe(['room']);
 });
 

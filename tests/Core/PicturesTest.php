@@ -20,7 +20,7 @@ it('stacks as many coins as the price has, and never many more than fifty', func
     for ($seed = 70_000; $seed < 70_060; $seed++) {
         $season = Seasons::read((new SeasonGenerator($seed))->season());
         $results = (new SeasonCosting($season))->result()['setups'];
-        $pictures = ComparedStacks::of($results, Comparison::of(new SeasonCosting($season))->nursery, $season->currency);
+        $pictures = ComparedStacks::fromResults($results, Comparison::forSeason(new SeasonCosting($season))->nursery, $season->currency);
         foreach ($results as $i => $setup) {
             $stack = $pictures->setups[$setup->id];
             if ($stack === null) {
@@ -76,7 +76,7 @@ it('rounds parts so that they add up in any currency', function (string $currenc
 it('gives each line the strip, the seed and the saving that the result holds', function () {
     $season = Seasons::read(Seasons::demo());
     $results = (new SeasonCosting($season))->result()['setups'];
-    $pictures = SeasonPictures::of($results, $season);
+    $pictures = SeasonPictures::forSetups($results, $season);
     $lines = array_map(fn (CropPicture $picture) => $picture->line, $pictures['bench']->crops);
     // Copper Kettle, of the worked example: 12 cells, 7.3 finish of 6 wanted.
     expect($lines['copper-kettle']->strip)
@@ -114,7 +114,7 @@ it('gives each line the strip, the seed and the saving that the result holds', f
 it('advises the cheapest way that supplies the whole list and has room for it', function () {
     $season = Seasons::read(Seasons::demo());
     $costing = new SeasonCosting($season);
-    $comparison = Comparison::of($costing);
+    $comparison = Comparison::forSeason($costing);
     $advice = $comparison->advice;
     // Each set-up by itself, the crowded ones as bin/jolly fit makes them.
     $stand = [];
@@ -158,7 +158,7 @@ it('advises the cheapest way that supplies the whole list and has room for it', 
 it('ranks what has room and misses nothing first, then the fewest missing', function () {
     $season = Seasons::read(Seasons::demo());
     $costing = new SeasonCosting($season);
-    $rows = Comparison::of($costing)->setups;
+    $rows = Comparison::forSeason($costing)->setups;
     usort($rows, fn ($a, $b) => $a->rank <=> $b->rank);
     $before = [0, 0.0, 0.0];
     foreach ($rows as $row) {
@@ -174,11 +174,11 @@ it('says "buy them" where growing costs more, and has nothing to save in buying 
     $file = Seasons::small();
     $file['nursery'][0]['price'] = 0.01;
     $file['setups'][] = ['id' => 'buy', 'name' => 'Buy it', 'method' => 'nursery'];
-    $advice = Comparison::of(new SeasonCosting(Seasons::read($file)))->advice;
+    $advice = Comparison::forSeason(new SeasonCosting(Seasons::read($file)))->advice;
     expect($advice->setup)->toBe('buy')->and($advice->saves)->toBeNull()->and($advice->p_keep)->toBeNull()
         ->and($advice->payback_season)->toBeNull();
     $file['setups'] = [$file['setups'][0]];
-    $advice = Comparison::of(new SeasonCosting(Seasons::read($file)))->advice;
+    $advice = Comparison::forSeason(new SeasonCosting(Seasons::read($file)))->advice;
     expect($advice->saves)->toBeLessThan(0.0);
 });
 
@@ -188,7 +188,7 @@ it('says what lasting things a way would have you buy, and what it lacks', funct
     $file['setups'][0]['mats'] = [];
     $season = Seasons::read($file);
     $costing = new SeasonCosting($season);
-    $row = Comparison::of($costing)->setups[0];
+    $row = Comparison::forSeason($costing)->setups[0];
     $lasting = ['container', 'trayware', 'light', 'mat', 'appliance', 'gear'];
     $bought = array_filter($costing->setup($season->setups[0])->shopping, fn ($line) => in_array($line->kind, $lasting, true));
     expect(array_sum(array_column($row->to_buy, 'cost')))->toBeNear(array_sum(array_column($bought, 'cost')))
@@ -200,7 +200,7 @@ it('prices in what a way cannot supply, where somebody sells it', function () {
     $file = Seasons::small();
     $file['places'][0]['temp_c'] = -10;
     $season = Seasons::read($file);
-    $compared = Comparison::of(new SeasonCosting($season))->setups[0];
+    $compared = Comparison::forSeason(new SeasonCosting($season))->setups[0];
     expect($compared->fair)
         ->toBeFalse()
         ->and($compared->unsupplied)

@@ -77,7 +77,7 @@ it('bills by month what lamps, mats and fans take over the season', function () 
     $file['electricity']['windows'] = [];
     $file['electricity']['heat_credit'] = null;
     $season = Seasons::read($file);
-    $bench = Bench::of((new SeasonCosting($season))->books($season->setups[0]));
+    $bench = Bench::fromBooks((new SeasonCosting($season))->books($season->setups[0]));
     $power = ['lights' => 0.0, 'mats' => 0.0, 'appliances' => 0.0];
     $kwh = 0.0;
     foreach ($bench->places as $place) {
@@ -97,7 +97,7 @@ it('says the soil\'s share of a hundred rounded, as the packet and the bed have 
     $season = Seasons::read(Seasons::demo());
     $books = (new SeasonCosting($season))->books($season->setups[0]);
     $compared = 0;
-    foreach (Bench::of($books)->places as $place) {
+    foreach (Bench::fromBooks($books)->places as $place) {
         foreach ($place->soil ?? [] as $wish) {
             $plan = $books->plans[$books->grown[$wish->crop]];
             $given = $plan->stages[0]->stage->mat ? $wish->with : $wish->without;
@@ -195,9 +195,9 @@ it('gives light estimated from lumens to a tenth', function () {
 it('says money as the screens do', function () {
     // The same amounts and words as web/src/words/money.test.ts has.
     $in = fn (string $currency, string $locale = 'en'): MoneyWords => new MoneyWords($currency, $locale);
-    expect([$in('USD')->fine(0.6912), $in('USD')->fine(1.811), $in('USD')->of(0.6912), $in('GBP')->fine(0.25), $in('JPY')->fine(0.4), $in('JPY')->of(121.4)])
+    expect([$in('USD')->fine(0.6912), $in('USD')->fine(1.811), $in('USD')->format(0.6912), $in('GBP')->fine(0.25), $in('JPY')->fine(0.4), $in('JPY')->format(121.4)])
         ->toBe(['69.1¢', '$1.81', '$0.69', '25.0p', '¥0', '¥121'])
-        ->and(str_replace("\u{a0}", ' ', $in('EUR', 'de')->of(1234.5)))->toBe('1.234,50 €')->and($in('EUR', 'de')->fine(0.5))->toBe('50,0c')
+        ->and(str_replace("\u{a0}", ' ', $in('EUR', 'de')->format(1234.5)))->toBe('1.234,50 €')->and($in('EUR', 'de')->fine(0.5))->toBe('50,0c')
         ->and($in('USD')->fine(0.99949))->toBe('99.9¢')->and($in('USD')->fine(0.9995))->toBe('$1.00');
 });
 
@@ -218,7 +218,7 @@ it('tells the days of a crowded place as one run', function () {
     }
     $season = Seasons::read($file);
     $books = (new SeasonCosting($season))->books($season->setups[0]);
-    $crowded = array_values(array_filter(BenchDays::of($books)[0]->crowded, fn (array $run): bool => $run['why'] === 'room'));
+    $crowded = array_values(array_filter(BenchDays::fromBooks($books)[0]->crowded, fn (array $run): bool => $run['why'] === 'room'));
     $stages = $books->plans[0]->stages;
     expect($crowded)->toHaveCount(1)->and($crowded[0]['from'])->toBe(Day::ofNumber($stages[0]->start)->format())
         ->and($crowded[0]['to'])->toBe(Day::ofNumber($stages[1]->end - 1)->format());
@@ -239,13 +239,13 @@ it('knows seed that no crop of the season uses', function () {
     $file = Seasons::small();
     $file['seed_lots'][] = ['id' => 'spare', 'packets_owned' => 1] + $file['seed_lots'][0];
     $season = Seasons::read($file);
-    $left = array_column(Leftovers::of((new SeasonCosting($season))->books($season->setups[0]), []), null, 'id');
+    $left = array_column(Leftovers::fromBooks((new SeasonCosting($season))->books($season->setups[0]), []), null, 'id');
     expect([$left['lot']->served, $left['spare']->served])->toBe([true, false]);
 });
 
 it('lists pots in use and set-ups over the years as lists, whichever are left out', function () {
     $season = Seasons::read(Seasons::demo());
-    $potting = Potting::of((new SeasonCosting($season))->books($season->setups[0]));
+    $potting = Potting::fromBooks((new SeasonCosting($season))->books($season->setups[0]));
     foreach (get_object_vars($potting) as $key => $value) {
         is_array($value) && $value !== [] && is_object(reset($value)) ? expect(array_is_list($value))->toBeTrue($key) : null;
     }
@@ -270,17 +270,17 @@ it('explains heat that was credited, and the same plant grown', function () {
     $season = Seasons::read(Seasons::demo());
     $books = (new SeasonCosting($season))->books($season->setups[0]);
     $credited = $same = 0;
-    foreach (SetupCosting::of($books)->crops as $crop) {
+    foreach (SetupCosting::result($books)->crops as $crop) {
         if (! $crop->grown) {
             continue;
         }
-        $terms = array_column((new CropWorkings($books, $crop))->of('cost')->terms, 'value');
+        $terms = array_column((new CropWorkings($books, $crop))->explain('cost')->terms, 'value');
         expect(array_sum($terms))->toEqualWithDelta($crop->cost, 1e-6);
         $credited += min($terms) < 0.0 ? 1 : 0;
         if ($crop->buy_cost !== null) {
             $same++;
             $wanted = array_column($season->crops, 'wanted', 'id')[$crop->id];
-            expect((new BuyingWorkings($books, $crop))->of('same_each')->value)
+            expect((new BuyingWorkings($books, $crop))->explain('same_each')->value)
                 ->toEqualWithDelta(($crop->cost + $crop->shortfallBought()) / $wanted, 1e-9);
         }
     }
@@ -324,7 +324,7 @@ it('names for a crop the way that costs least, wherever it stands among the set-
     [$cheap, $dear] = [$file['setups'][0], ['id' => 'dear', 'method' => 'dear'] + $file['setups'][0]];
     foreach ([[$cheap, $dear], [$dear, $cheap]] as $setups) {
         $costing = new SeasonCosting(Seasons::read(['setups' => $setups] + $file));
-        expect(Comparison::of($costing)->cheapest)->toBe(['lantern' => 'bench']);
+        expect(Comparison::forSeason($costing)->cheapest)->toBe(['lantern' => 'bench']);
     }
 });
 
@@ -333,7 +333,7 @@ it('takes from what is left the seeds that were written down, not the plan\'s', 
     $file['seed_lots'][0]['packets_owned'] = 1;
     $season = Seasons::read($file);
     $log = Logs::book([['2027-04-10', 'sown', ['crop' => 'lantern', 'count' => 2, 'seeds' => 7]]]);
-    $left = array_column(Leftovers::of((new SeasonCosting($season))->books($season->setups[0]), [], [], $log), null, 'id')['lot'];
+    $left = array_column(Leftovers::fromBooks((new SeasonCosting($season))->books($season->setups[0]), [], [], $log), null, 'id')['lot'];
     expect($left->used)->toBe(7.0)->and($left->before - $left->used)->toBe($left->left);
 });
 
@@ -344,7 +344,7 @@ it('lets a count of seed stand where only something else was written down after 
     $books = (new SeasonCosting($season))->books($season->setups[0]);
     $log = Logs::book([['2027-04-10', 'sown', ['crop' => 'lantern', 'count' => 2, 'seeds' => 7]],
         ['2027-05-01', 'lost', ['crop' => 'lantern', 'count' => 1, 'cause' => 'gnats']]]);
-    $left = Leftovers::of($books, [], [], $log);
+    $left = Leftovers::fromBooks($books, [], [], $log);
     $seed = array_column($left, null, 'id')['lot'];
     $count = new HandCount('seed', $seed->name, (int) $seed->packed_for, 5.0, Day::parse('2027-04-20'));
     expect(array_column(HandCount::insteadOf($left, [$count], $books, [], $log), null, 'id')['lot']->left)->toBe(5.0);

@@ -37,7 +37,7 @@ it('counts the season\'s mix by mix and by crop, and supplies as the shopping li
     foreach ([Seasons::demo(), ...array_map(fn (int $seed) => (new SeasonGenerator($seed))->season(), range(92_000, 92_030))] as $file) {
         $season = Seasons::read($file);
         $costing = new SeasonCosting($season);
-        $potting = Potting::of($costing->books($season->setups[0]));
+        $potting = Potting::fromBooks($costing->books($season->setups[0]));
         $bought = array_column(array_filter($costing->setup($season->setups[0])->shopping, fn ($line) => $line->kind === 'supply'), 'packs', 'id');
         expect(array_sum($potting->litres_by_crop))->toEqualWithDelta($potting->litres, 1e-9)
             ->and(array_sum($potting->litres_by_mix))->toEqualWithDelta($potting->litres, 1e-9);
@@ -48,7 +48,7 @@ it('counts the season\'s mix by mix and by crop, and supplies as the shopping li
 });
 
 it('says what a filling costs over a pot\'s life, and flimsy beside durable', function () {
-    $potting = Potting::of((new SeasonCosting($season = Seasons::read(Seasons::demo())))->books($season->setups[0]));
+    $potting = Potting::fromBooks((new SeasonCosting($season = Seasons::read(Seasons::demo())))->books($season->setups[0]));
     $pots = array_column($potting->containers, null, 'id');
     // By hand: a tray of 72 at 11.50 over four seasons; the kit at 6.99 each season. 0.04 L and a tenth more, of a bale at 33.50 for 192.6 L …
     $mix = (2 / 3 * 33.5 / 192.6 + 1 / 3 * 19.5 / 56) / 0.92 + 0.02 * 9.2 / 4;
@@ -60,7 +60,7 @@ it('says what a filling costs over a pot\'s life, and flimsy beside durable', fu
 });
 
 it('tips from bags to a bale where the till says so', function () {
-    $potting = Potting::of((new SeasonCosting($season = Seasons::read(Seasons::demo())))->books($season->setups[0]));
+    $potting = Potting::fromBooks((new SeasonCosting($season = Seasons::read(Seasons::demo())))->books($season->setups[0]));
     $ways = array_column($potting->ways, null, 'id');
     // By hand: bags of 15 L at 8.49 against one of 50 L at 13.90: up to 15 L one bag is less, two bags are 16.98; up to 50 L the large one stays
     // at 13.90, then 27.80 against four bags and more.
@@ -73,7 +73,7 @@ it('tips from bags to a bale where the till says so', function () {
 it('makes feed up by the litre', function () {
     $file = Seasons::small();
     $season = Seasons::read($file);
-    $potting = Potting::of((new SeasonCosting($season))->books($season->setups[0]));
+    $potting = Potting::fromBooks((new SeasonCosting($season))->books($season->setups[0]));
     // A bottle of 1.00 that makes 180 L of feed costs 0.0056 a litre (common practice, no source); here price, pack and dose of the fixture.
     $supply = array_column($season->supplies, null, 'id')[$season->feed->supply];
     expect($potting->feed['per_l'])->toBeNear($season->feed->dosePerL * $supply->packPrice / ($supply->packAmount * $supply->expansion))

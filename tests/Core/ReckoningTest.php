@@ -144,7 +144,7 @@ it('says what a place under the lamp earns, by leaving the crop out', function (
     $file = Seasons::demo();
     $season = Seasons::read($file);
     $costing = new SeasonCosting($season);
-    $worth = array_column(LitWorth::of($costing->books($season->setups[0]), $costing->setup($season->setups[0])), null, 'crop');
+    $worth = array_column(LitWorth::fromBooks($costing->books($season->setups[0]), $costing->setup($season->setups[0])), null, 'crop');
     $rates = array_column($worth, 'per_flat_week');
     $sorted = $rates;
     rsort($sorted);
@@ -274,11 +274,11 @@ it('knows what knowing a number is worth, as every choice in every case gone thr
         $knowing += $weight * max($worth);
         $average = array_map(fn (float $sum, float $one): float => $sum + $weight * $one, $average, $worth);
     }
-    $found = WorthKnowing::of($season, array_map(fn (array $case): array => [$case[0], Seasons::result($price($file, $case[1]))], $cases));
+    $found = WorthKnowing::expectedValue($season, array_map(fn (array $case): array => [$case[0], Seasons::result($price($file, $case[1]))], $cases));
     expect($found)->toBeNear($knowing - max($average), 1e-9)->and($found)->toBeGreaterThan(0.01);
     // What settles nothing is worth nothing.
     $dear = $price($file, 100.0);
-    expect(WorthKnowing::of($season, [[0.5, Seasons::result($dear)], [0.5, Seasons::result($price($dear, 1.1))]]))->toBe(0.0);
+    expect(WorthKnowing::expectedValue($season, [[0.5, Seasons::result($dear)], [0.5, Seasons::result($price($dear, 1.1))]]))->toBe(0.0);
 });
 
 it('says what one more lamp earns: the list filled with it, and without what has no room', function () {
@@ -390,13 +390,13 @@ it('opens each step of the bridge: heads that add up, over plants', function () 
     $came = cameTo($file, Logs::book([['2027-04-12', 'sown', ['crop' => 'copper-kettle', 'count' => 10, 'seeds' => 20]]]));
     $workings = new ReckoningWorkings($came);
     foreach ($came->steps as $step) {
-        $working = $workings->of("came_{$step->key}");
+        $working = $workings->explain("came_{$step->key}");
         $money = array_filter($working->terms, fn ($term): bool => $term->unit->value === 'money' && $term->working === null);
         $plants = array_column($working->terms, 'value', 'label')['finished and wanted'];
         expect(array_sum(array_column($money, 'value')) / $plants)->toBeNear($step->per_finished, 1e-9)->and($working->value)->toBe($step->per_finished);
     }
-    expect(fn () => $workings->of('came_soon'))->toThrow(NoSuchFigure::class)
-        ->and($workings->of('came_wage')->value)->toBe($came->wage)->and($workings->of('came_kept')->value)->toBe($came->kept);
+    expect(fn () => $workings->explain('came_soon'))->toThrow(NoSuchFigure::class)
+        ->and($workings->explain('came_wage')->value)->toBe($came->wage)->and($workings->explain('came_kept')->value)->toBe($came->kept);
     [$code, $out] = jolly('working '.__DIR__.'/../../database/demo/pennywhistle.json --setup bench --figure came_lived');
     expect($code)->toBe(0)->and(array_keys(json_decode($out, true)))->toBe(['figure', 'title', 'value', 'unit', 'rule', 'formula', 'terms']);
     [$code, , $err] = jolly('working '.__DIR__.'/../../database/demo/pennywhistle.json --setup bench --figure came_soon');
@@ -429,7 +429,7 @@ it('has nobody give way where there is room, for want of room elsewhere', functi
     $file['setups'][0]['overrides']['cellar-crop'] = 'cellar-way';
     $season = Seasons::read($file);
     $lamps = array_column(OneMoreLamp::all($season, $season->setups[0]), null, 'light');
-    $worth = array_column(LitWorth::of(($costing = new SeasonCosting($season))->books($season->setups[0]), $costing->setup($season->setups[0])), null, 'crop');
+    $worth = array_column(LitWorth::fromBooks(($costing = new SeasonCosting($season))->books($season->setups[0]), $costing->setup($season->setups[0])), null, 'crop');
     expect($worth['cellar-crop']->per_flat_week)->toBe(min(array_column($worth, 'per_flat_week')))
         ->and($lamps)->toHaveKey('cellar-lamp')->and($lamps['led2']->gives_way)->not->toContain('cellar-crop')
         ->and($lamps['led2']->gives_way)->toHaveCount(count($lamp->gives_way));

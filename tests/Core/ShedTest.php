@@ -19,13 +19,13 @@ function leftBy(array $leftovers): array
 
 it('knows how many of ten may come up: the beta-binomial distribution', function () {
     // With a uniform belief (one known up, one down) every count is as likely: 1 / (n + 1). Textbook fact, from memory.
-    foreach (TestOutcomes::of(0.5, 2.0, 10) as $chance) {
+    foreach (TestOutcomes::chances(0.5, 2.0, 10) as $chance) {
         expect($chance)->toBeNear(1 / 11);
     }
     // Known ever so well it is the binomial: n = 10, p = 0.5, P(5) = 0.2461 in printed tables.
-    expect(TestOutcomes::of(0.5, 1e9, 10)[5])->toBeNear(252 / 1024, 1e-6);
+    expect(TestOutcomes::chances(0.5, 1e9, 10)[5])->toBeNear(252 / 1024, 1e-6);
     foreach ([[0.8, 6.0], [0.33, 20.0], [0.999, 6.0]] as [$alive, $known]) {
-        $chances = TestOutcomes::of($alive, $known, 10);
+        $chances = TestOutcomes::chances($alive, $known, 10);
         expect(array_sum($chances))->toBeNear(1.0);
         $mean = $square = 0.0;
         foreach ($chances as $up => $chance) {
@@ -47,7 +47,7 @@ it('values a test as choosing after it does, over all eleven outcomes', function
     $season = Seasons::read($demo);
     $setup = $season->setups[0];
     $kale = array_column($season->seedLots, null, 'id')['kale'];
-    $worth = SeedWorth::of(new SeasonCosting($season), $setup, $kale);
+    $worth = SeedWorth::forLot(new SeasonCosting($season), $setup, $kale);
     $cost = function ($instead) use ($season, $setup): float {
         $result = (new SeasonCosting($season->with(seedLots: array_map(fn ($one) => $one->id === 'kale' ? $instead : $one, $season->seedLots))))->setup($setup);
 
@@ -57,7 +57,7 @@ it('values a test as choosing after it does, over all eleven outcomes', function
     // The plain expectation, with the binomial integrated over a fine grid of the belief instead of the closed form.
     $aged = (function () use ($season, $kale): array {
         $species = array_column($season->species, null, 'id')[$kale->species];
-        $viability = JollyPenny\Core\Plan\Germination\Viability::of($kale, $species, $season->year);
+        $viability = JollyPenny\Core\Plan\Germination\Viability::forLot($kale, $species, $season->year);
 
         return [$viability->aged, $viability->seedsKnown];
     })();
@@ -84,15 +84,15 @@ it('keeps count of what a season leaves: nothing comes from nowhere', function (
     $season = Seasons::read(Seasons::demo());
     $costing = new SeasonCosting($season);
     foreach ($season->setups as $setup) {
-        foreach (Leftovers::of($costing->books($setup), []) as $left) {
+        foreach (Leftovers::fromBooks($costing->books($setup), []) as $left) {
             expect($left->left)->toBeLessThanOrEqual($left->before + $left->bought - $left->used + 1e-9)->and($left->left)->toBeGreaterThanOrEqual(0.0);
         }
     }
     $bench = $costing->books($season->setups[0]);
-    $cracked = leftBy(Leftovers::of($bench, [], ['container pot9' => 5]));
+    $cracked = leftBy(Leftovers::fromBooks($bench, [], ['container pot9' => 5]));
     expect($cracked['container pot9']->left)->toBe(67.0)->and($cracked['supply potting']->left)->toBe(0.0);
     // What was ticked off counts instead of the plan.
-    $bought = leftBy(Leftovers::of($bench, [new Purchase('t', 'supply', 'starter', 'x', 2, 17.0, '2027-03-01', '', '')]));
+    $bought = leftBy(Leftovers::fromBooks($bench, [new Purchase('t', 'supply', 'starter', 'x', 2, 17.0, '2027-03-01', '', '')]));
     expect($bought['supply starter']->bought)->toBe(30.0)->and($bought)->not->toHaveKey('seed tom-copper');
 });
 
@@ -100,8 +100,8 @@ it('rolls a season on: a year later, with what is left, and cheaper at the till 
     $document = json_decode(Seasons::json(Seasons::demo()));
     $text = json_encode($document);
     $season = Seasons::read(Seasons::demo());
-    $left = Leftovers::of((new SeasonCosting($season))->books($season->setups[0]), []);
-    $next = NextSeason::of($document, $left);
+    $left = Leftovers::fromBooks((new SeasonCosting($season))->books($season->setups[0]), []);
+    $next = NextSeason::begin($document, $left);
     expect(json_encode($document))->toBe($text)->and($next->year)->toBe(2028)->and($next->last_frost)->toBe('2028-05-28')->and($next->name)->toContain('2028');
     $rolled = (new JollyPenny\Core\Season\File\SeasonReader())->readDocument($next);
     $before = (new SeasonCosting($season))->setup($season->setups[0]);
@@ -115,5 +115,5 @@ it('rolls a season on: a year later, with what is left, and cheaper at the till 
 
 it('rolls the 29th of February to the 28th', function () {
     $document = (object) ['year' => 2028, 'name' => 'Leap', 'last_frost' => '2028-02-29', 'electricity' => (object) ['rate' => 0.1], 'crops' => []];
-    expect(NextSeason::of($document, [])->last_frost)->toBe('2029-02-28');
+    expect(NextSeason::begin($document, [])->last_frost)->toBe('2029-02-28');
 });

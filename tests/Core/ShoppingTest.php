@@ -13,7 +13,7 @@ use Tests\Seasons;
 /** @param  list<Purchase>  $purchases */
 function shopping(Season $season, Setup $setup, array $purchases = []): Shopping
 {
-    return Shopping::of((new SeasonCosting($season))->books($setup), $purchases);
+    return Shopping::fromBooks((new SeasonCosting($season))->books($setup), $purchases);
 }
 
 function bought(string $kind, string $thing, int $packs, float $paid): Purchase

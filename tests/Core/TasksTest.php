@@ -85,7 +85,7 @@ it('shows as many over-full days as the result counts', function () {
         foreach ($season->setups as $setup) {
             $books = (new SeasonCosting($season))->books($setup);
             $days = [];
-            foreach (BenchDays::of($books) as $place) {
+            foreach (BenchDays::fromBooks($books) as $place) {
                 foreach ($place->crowded as $run) {
                     expect($run['crops'])->not->toBe([]);
                     for ($day = strtotime($run['from'].' UTC'); $day <= strtotime($run['to'].' UTC'); $day += 86400) {
@@ -93,7 +93,7 @@ it('shows as many over-full days as the result counts', function () {
                     }
                 }
             }
-            expect(count($days))->toBe(Crowding::of($books->energy())->days);
+            expect(count($days))->toBe(Crowding::fromEnergy($books->energy())->days);
         }
     }
 });
@@ -102,7 +102,7 @@ it('offers only what makes room, with what it costs', function () {
     $season = Seasons::read(Seasons::demo());
     $setup = array_column($season->setups, null, 'id')['pellets'];
     $before = (new SeasonCosting($season))->setup($setup);
-    $reliefs = (new Reliefs($season))->of($setup, array_column($season->crops, 'id'));
+    $reliefs = (new Reliefs($season))->forCrowding($setup, array_column($season->crops, 'id'));
     expect($reliefs)->not->toBe([]);
     foreach ($reliefs as $relief) {
         expect($relief->crowded_days)->toBeLessThan($before->crowded_days);

@@ -35,7 +35,7 @@ function codes(array $trays): array
 }
 
 it('lays sites in rows as trays have them', function (int $sites, int $columns, int $rows) {
-    $grid = Grid::of(new Container('c', 'C', $sites, 1.0, 0.04, 0.001, 1.0));
+    $grid = Grid::forContainer(new Container('c', 'C', $sites, 1.0, 0.04, 0.001, 1.0));
     expect([$grid->columns, $grid->rows])->toBe([$columns, $rows]);
 })->with([
     // Trays of these sizes; 162 cells stand in rows of nine. Common practice, no source.

@@ -149,7 +149,7 @@ it('finds the same frosts in the same years as the second account', function () 
         [$season, $book, $plain] = weathered($seed, '2011-01-01');
         foreach ([0.0, -2.5, -6.0] as $cold) {
             $found = FrostYears::last($book, $season->lastFrost, $cold);
-            $frosts = Frosts::of($found);
+            $frosts = Frosts::fromYears($found);
             $said = $plain->lastFrosts($season->lastFrost->format(), $cold);
             expect($frosts->median)->toBe($said['median'] ?? null, "{$seed} {$cold}");
             if ($said !== null) {
@@ -178,7 +178,7 @@ it('calls evenings in as the second account does', function () {
                 expect($one['chance'])->toBeNear($plain->tooCold($night->on, $one['limit_c'], 0.0), 1e-6)->and($one['chance'])->toBeGreaterThan(0.1);
             }
         }
-        expect(ForecastTrust::of($book, $today)->nights)->toBe($plain->trust(Day::ofNumber($today)->format())[2]);
+        expect(ForecastTrust::fromWeather($book, $today)->nights)->toBe($plain->trust(Day::ofNumber($today)->format())[2]);
     }
     expect($called)->toBeGreaterThan(50);
 });
@@ -262,12 +262,12 @@ it('learns how far the forecast is off in this garden, and forgets what it could
         $forecasts[$made] = [$made + 1 => new DayWeather(5.0, 15.0)];
     }
     $book = new WeatherBook($measured, $forecasts);
-    $after = ForecastTrust::of($book, dayOf('2027-05-31'));
+    $after = ForecastTrust::fromWeather($book, dayOf('2027-05-31'));
     // Sixty nights of three degrees: 180 / 70, and what that leaves unexplained.
     expect($after->nights)->toBe(60)->and($after->colder_c)->toBeNear(180 / 70)
         ->and($after->spread_c)->toBeNear(sqrt((40 + 60 * (3 - 180 / 70) ** 2) / 70))
-        ->and(ForecastTrust::of($book, dayOf('2027-04-01'))->nights)->toBe(0)
-        ->and(ForecastTrust::of($book, dayOf('2027-04-02'))->nights)->toBe(1)
+        ->and(ForecastTrust::fromWeather($book, dayOf('2027-04-01'))->nights)->toBe(0)
+        ->and(ForecastTrust::fromWeather($book, dayOf('2027-04-02'))->nights)->toBe(1)
         ->and(ForecastTrust::fresh()->spread_c)->toBe(2.0);
 });
 
@@ -392,24 +392,24 @@ it('offers the frosts of past years with what they would move, and nothing where
     }
     ksort($measured);
     $book = new WeatherBook($measured);
-    [$last, $first] = [Frosts::of(FrostYears::last($book, $season->lastFrost)), Frosts::of(FrostYears::first($book, $season->lastFrost))];
-    $offer = FrostOffer::of($costing, $season->setups[0], $last, $first);
+    [$last, $first] = [Frosts::fromYears(FrostYears::last($book, $season->lastFrost)), Frosts::fromYears(FrostYears::first($book, $season->lastFrost))];
+    $offer = FrostOffer::forSetup($costing, $season->setups[0], $last, $first);
     expect($offer->last_frost)->toBe($last->median)->and($offer->days)->toBe(dayOf($last->median) - $season->lastFrost->number)->and($offer->years)->toBe(12)
         ->and($offer->crops)->toBeGreaterThan(5)->and($offer->first_frost)->toBe($first->median)->and($offer->per_finished_now)->not->toBeNull();
     // Taken over, there is nothing left to offer.
     $taken = $season->with(lastFrost: Day::parse($offer->last_frost), lastFrostSpreadDays: $offer->last_frost_spread_days,
         firstFrost: Day::parse((string) $offer->first_frost));
-    expect(FrostOffer::of(new SeasonCosting($taken), $season->setups[0], $last, $first))->toBeNull()
-        ->and(FrostOffer::of($costing, $season->setups[0], Frosts::of(FrostYears::last(new WeatherBook, $season->lastFrost)), $first))->toBeNull();
+    expect(FrostOffer::forSetup(new SeasonCosting($taken), $season->setups[0], $last, $first))->toBeNull()
+        ->and(FrostOffer::forSetup($costing, $season->setups[0], Frosts::fromYears(FrostYears::last(new WeatherBook, $season->lastFrost)), $first))->toBeNull();
 });
 
 it('weighs each day of planting out: waiting as the season costs it, and the risk of a night that kills', function () {
     $season = Seasons::read(Seasons::demo());
     $costing = new SeasonCosting($season);
     $setup = $season->setups[0];
-    $out = GoingOut::of($costing, $setup, new WeatherBook, ['copper-kettle'], false, 2.0);
+    $out = GoingOut::weigh($costing, $setup, new WeatherBook, ['copper-kettle'], false, 2.0);
     $days = array_column($out->days, null, 'shift');
-    $chance = FrostChance::of(new WeatherBook, $season, 0.0);
+    $chance = FrostChance::fromWeather(new WeatherBook, $season, 0.0);
     // Seven days later, with the same day of sowing, costed whole.
     $crop = array_column($season->crops, null, 'id')['copper-kettle'];
     $plan = $costing->books($setup)->plans[0];
@@ -427,25 +427,25 @@ it('weighs each day of planting out: waiting as the season costs it, and the ris
     expect($days[28]->covered)->toBeNear(2.0, 0.001)->and($out->cover_worth)->toBeNear($out->best->waiting + $out->best->frost - $out->best_covered->waiting - $out->best_covered->covered + 2.0, 1e-9)
         ->and($out->edits)->toBe([['path' => ['crops', 'copper-kettle', 'plant_out_offset_days'], 'to' => $crop->plantOutOffsetDays + $out->best->shift]]);
     // What is sown does not grow faster; all that frost kills goes out together; and there must be something to weigh.
-    expect(array_column(GoingOut::of($costing, $setup, new WeatherBook, ['copper-kettle'], true)->days, 'shift'))->toBe(range(0, 28))
-        ->and(GoingOut::of($costing, $setup, new WeatherBook, [], false)->crops)->toContain('copper-kettle', 'paint-box')->not->toContain('stone-button');
-    expect(fn () => GoingOut::of($costing, $setup, new WeatherBook, ['autumn-bib'], false))->toThrow(InvalidArgumentException::class, 'no day to choose');
+    expect(array_column(GoingOut::weigh($costing, $setup, new WeatherBook, ['copper-kettle'], true)->days, 'shift'))->toBe(range(0, 28))
+        ->and(GoingOut::weigh($costing, $setup, new WeatherBook, [], false)->crops)->toContain('copper-kettle', 'paint-box')->not->toContain('stone-button');
+    expect(fn () => GoingOut::weigh($costing, $setup, new WeatherBook, ['autumn-bib'], false))->toThrow(InvalidArgumentException::class, 'no day to choose');
     // Where nobody knows the risk, the earliest day is not simply the best.
     $unknown = new SeasonCosting($season->with(lastFrostSpreadDays: 0.0));
-    expect(fn () => GoingOut::of($unknown, $setup, new WeatherBook, ['copper-kettle'], false))
+    expect(fn () => GoingOut::weigh($unknown, $setup, new WeatherBook, ['copper-kettle'], false))
         ->toThrow(InvalidArgumentException::class, 'Nobody knows yet');
 });
 
 it('knows of every species how cold it may stand, sooner and later, with where that is from', function () {
     foreach ((new Catalogue)->species() as $species) {
-        $cold = Hardiness::of($species, $species->tender);
+        $cold = Hardiness::forSpecies($species, $species->tender);
         expect($cold->hardenedC)->toBeLessThan($cold->standsC, $species->id)->and($cold->source)->toContain('common practice')
             ->and($cold->limit(0.0))->toBe($cold->standsC)->and($cold->limit(1.0))->toBe($cold->hardenedC)->and($cold->limit(2.0))->toBe($cold->hardenedC)
             ->and($cold->soilC)->toBeGreaterThanOrEqual(4.0);
         // What frost kills wants a warmer bed than what it does not.
         $species->tender ? expect($cold->soilC)->toBeGreaterThanOrEqual(10.0) : expect($cold->hardenedC)->toBeLessThanOrEqual(0.0, $species->id);
     }
-    expect(Hardiness::of(null, true)->standsC)->toBe(8.0)->and(Hardiness::of(null, false)->standsC)->toBe(0.0);
+    expect(Hardiness::forSpecies(null, true)->standsC)->toBe(8.0)->and(Hardiness::forSpecies(null, false)->standsC)->toBe(0.0);
 });
 
 it('looks at a season from today, and at one that is far away from the last day of its log', function () {
@@ -469,11 +469,11 @@ it('believes next year what was measured, month by month, beside what was planne
             $measured[$day] = new DayWeather($yard->airOn($day) - 4.0, $yard->airOn($day) + 10.0);
         }
     }
-    [$belief] = OpenAirBelief::of($season, new WeatherBook($measured));
+    [$belief] = OpenAirBelief::months($season, new WeatherBook($measured));
     $moved = round(3.0 * 279 / (279 + 90), 1);
     expect($belief->of)->toBe(279)->and($belief->edits[0]['path'])->toBe(['places', 'yard', 'temp_c'])
         ->and($belief->edits[0]['to'])->toEqual([...array_slice($yard->tempC, 0, 4), $yard->tempC[4] + $moved, ...array_slice($yard->tempC, 5)])
         ->and($belief->edits[1]['to'][4])->toBeNear($season->places[4]->tempC[4] + $moved)->and($belief->believed - $belief->planned)->toBeNear($moved / 12, 1e-9);
     // As planned, or too few days: nothing to believe anew.
-    expect(OpenAirBelief::of($season, new WeatherBook(array_slice($measured, 0, 59, true))))->toBe([])->and(OpenAirBelief::of($season, new WeatherBook))->toBe([]);
+    expect(OpenAirBelief::months($season, new WeatherBook(array_slice($measured, 0, 59, true))))->toBe([])->and(OpenAirBelief::months($season, new WeatherBook))->toBe([]);
 });

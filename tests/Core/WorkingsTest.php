@@ -35,10 +35,10 @@ it('explains every figure of every set-up and crop with its own value', function
         $costing = new SeasonCosting($season);
         foreach ($season->setups as $setup) {
             $books = $costing->books($setup);
-            $result = SetupCosting::of($books);
+            $result = SetupCosting::result($books);
             $whole = new SetupWorkings($books, $result);
             foreach (OF_SETUP as $figure) {
-                $working = $whole->of($figure);
+                $working = $whole->explain($figure);
                 $result->{$figure} === null
                     ? expect($working->value)->toBeNull()
                     : expect((float) $working->value)->toBeNear((float) $result->{$figure});
@@ -52,14 +52,14 @@ it('explains every figure of every set-up and crop with its own value', function
                 $workings = new CropWorkings($books, $crop);
                 foreach (['g', 'seeds', 'p_enough', 'cost', 'per_finished', 'extra_cost'] as $figure) {
                     $crop->{$figure} === null
-                        ? expect($workings->of($figure)->value)->toBeNull()
-                        : expect((float) $workings->of($figure)->value)->toBeNear((float) $crop->{$figure});
+                        ? expect($workings->explain($figure)->value)->toBeNull()
+                        : expect((float) $workings->explain($figure)->value)->toBeNear((float) $crop->{$figure});
                 }
                 foreach (Head::cases() as $head) {
-                    expect($workings->of($head->value)->value)->toBeNear($crop->heads[$head->value]);
+                    expect($workings->explain($head->value)->value)->toBeNear($crop->heads[$head->value]);
                 }
                 if ($crop->buy_cost !== null) {
-                    expect((new BuyingWorkings($books, $crop))->of('buy_cost')->value)->toBeNear($crop->buy_cost);
+                    expect((new BuyingWorkings($books, $crop))->explain('buy_cost')->value)->toBeNear($crop->buy_cost);
                 }
                 $explained++;
             }
@@ -73,9 +73,9 @@ it('adds up where it shows a sum', function () {
     $costing = new SeasonCosting($season);
     foreach ($season->setups as $setup) {
         $books = $costing->books($setup);
-        $result = SetupCosting::of($books);
+        $result = SetupCosting::result($books);
         foreach (['cost', 'cash_now', 'hours', ...array_keys($result->heads)] as $figure) {
-            $working = (new SetupWorkings($books, $result))->of($figure);
+            $working = (new SetupWorkings($books, $result))->explain($figure);
             expect(array_sum(array_map(fn ($term) => (float) $term->value, $working->terms)))->toBeNear((float) $working->value, 1e-9);
         }
     }
@@ -85,12 +85,12 @@ it('names a path to each number of the season, and the number stands there', fun
     $file = Seasons::demo();
     $season = Seasons::read($file);
     $books = (new SeasonCosting($season))->books($season->setups[0]);
-    $result = SetupCosting::of($books);
+    $result = SetupCosting::result($books);
     $checked = 0;
     foreach ($result->crops as $crop) {
         $workings = new CropWorkings($books, $crop);
         foreach (['g', 'seeds', ...array_keys(array_filter($crop->heads))] as $figure) {
-            foreach ($workings->of($figure)->terms as $term) {
+            foreach ($workings->explain($figure)->terms as $term) {
                 if ($term->path === null || count($term->path) !== 3 || ! array_is_list($file[$term->path[0]])) {
                     continue;
                 }
@@ -110,9 +110,9 @@ it('names a path to each number of the season, and the number stands there', fun
 it('says that there is no such figure', function () {
     $season = Seasons::read(Seasons::small());
     $books = (new SeasonCosting($season))->books($season->setups[0]);
-    $result = SetupCosting::of($books);
-    expect(fn () => (new SetupWorkings($books, $result))->of('luck'))
+    $result = SetupCosting::result($books);
+    expect(fn () => (new SetupWorkings($books, $result))->explain('luck'))
         ->toThrow(NoSuchFigure::class)
-        ->and(fn () => (new CropWorkings($books, $result->crops[0]))->of('luck'))
+        ->and(fn () => (new CropWorkings($books, $result->crops[0]))->explain('luck'))
         ->toThrow(NoSuchFigure::class);
 });

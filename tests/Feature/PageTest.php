@@ -108,6 +108,6 @@ it('names the files of a screen, without those every page has', function () {
     $main = "/build/{$manifest['web/src/main.tsx']['file']}";
     $screen = "/build/{$manifest['web/src/screens/bench/BenchScreen.tsx']['file']}";
     $style = "/build/{$manifest['web/src/screens/bench/BenchScreen.tsx']['css'][0]}";
-    expect(ScreenFiles::of('bench'))->toContain($screen)->toContain($style)->not->toContain($main)
-        ->and(ScreenFiles::of('nowhere'))->toBe([])->and(ScreenFiles::of('../bench'))->toBe([]);
+    expect(ScreenFiles::forScreen('bench'))->toContain($screen)->toContain($style)->not->toContain($main)
+        ->and(ScreenFiles::forScreen('nowhere'))->toBe([])->and(ScreenFiles::forScreen('../bench'))->toBe([]);
 });

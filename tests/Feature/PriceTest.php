@@ -28,7 +28,7 @@ it('looks at a table first, keeps it then, and keeps nothing twice', function ()
 });
 
 it('reads what other programs write: separators, encodings, headings and numbers of other places', function (string $bytes, string $currency, array $line) {
-    $table = PriceTable::of($bytes, null, $currency, $currency === 'USD' ? 'mdy' : 'dmy', '2027-01-01');
+    $table = PriceTable::parse($bytes, null, $currency, $currency === 'USD' ? 'mdy' : 'dmy', '2027-01-01');
     expect($table->faults)->toBe([])->and([$table->lines[0]->name, $table->lines[0]->price, $table->lines[0]->holds, $table->lines[0]->on])->toBe($line);
 })->with([
     'semicolons, decimal commas, German' => ["Artikel;Laden;Inhalt;Einheit;Preis;Datum\r\nAnzuchterde;Markt;20;L;4,95;03.02.2027\r\n", 'EUR', ['Anzuchterde', 4.95, 20.0, '2027-02-03']],

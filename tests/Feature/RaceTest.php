@@ -73,7 +73,7 @@ it('loses neither of two edits of one revision', function () {
 });
 
 it('rolls a season on once, though asked twice at once', function () {
-    $kept = KeptSeason::of(Season::query()->findOrFail($this->season->id));
+    $kept = KeptSeason::fromModel(Season::query()->findOrFail($this->season->id));
     $roll = fn () => app(Rolls::class)->roll($this->user, $kept, app(Shed::class)->leftovers($kept, $kept->file->setups[0]));
     $waited = inTheMidst('select * from "users"', $roll, $roll);
     expect($waited)->toBeTrue()->and(Roll::query()->where('user_id', $this->user->id)->count())->toBe(1)
@@ -81,7 +81,7 @@ it('rolls a season on once, though asked twice at once', function () {
 });
 
 it('undoes a roll once, though asked twice at once', function () {
-    $kept = KeptSeason::of(Season::query()->findOrFail($this->season->id));
+    $kept = KeptSeason::fromModel(Season::query()->findOrFail($this->season->id));
     app(Rolls::class)->roll($this->user, $kept, app(Shed::class)->leftovers($kept, $kept->file->setups[0]));
     $undo = fn () => app(Rolls::class)->undo($this->user, Roll::query()->where('user_id', $this->user->id)->firstOrFail());
     expect(inTheMidst('select * from "users"', $undo, $undo))->toBeTrue()->and(Roll::query()->where('user_id', $this->user->id)->count())->toBe(0);

@@ -192,5 +192,5 @@ it('refuses what is no picture', function (string $bytes) {
     [$user, $season] = gardener();
     $this->actingAs($user)->putJson("/api/seasons/{$season->id}/photos/picture-0001", ['on' => '2027-04-21',
         'image' => base64_encode($bytes)])->assertStatus(422);
-    expect(fn () => SmallPhoto::of($bytes))->toThrow(InvalidArgumentException::class);
+    expect(fn () => SmallPhoto::fromBytes($bytes))->toThrow(InvalidArgumentException::class);
 })->with(['words' => 'no picture at all', 'a damaged one' => fn () => substr(cameraJpeg(40, 40), 0, 150), 'a gif' => "GIF89a\1\0\1\0\0\0\0;"]);

@@ -55,7 +55,7 @@ return [
     [
         'years with a container\'s life rounded down',
         'core/Plan/Years/YearsCosting.php',
-        'Ceiling::of($container->lifeSeasons)',
+        'Ceiling::roundUp($container->lifeSeasons)',
         '(int) $container->lifeSeasons',
         'tests/Core/EdgesTest.php',
     ],
@@ -184,7 +184,7 @@ return [
     [
         'lamps that cover a part of a flat',
         'core/Plan/Energy/Bank.php',
-        '$whole = Ceiling::of($flats);',
+        '$whole = Ceiling::roundUp($flats);',
         '$whole = $flats;',
         'tests/Core/EdgesTest.php',
     ],
@@ -241,7 +241,7 @@ return [
     [
         'rows of cells not filled',
         'core/Plan/Sowing/Sower.php',
-        'Ceiling::of($units / $method->roundSitesTo) * $method->roundSitesTo',
+        'Ceiling::roundUp($units / $method->roundSitesTo) * $method->roundSitesTo',
         '$units',
         'tests/Core/OracleTest.php',
     ],
@@ -255,8 +255,8 @@ return [
     [
         'a rest of no day',
         'core/Plan/Calendar/Timetable.php',
-        'max(1, Ceiling::of(self::WEEK',
-        'max(0, Ceiling::of(self::WEEK',
+        'max(1, Ceiling::roundUp(self::WEEK',
+        'max(0, Ceiling::roundUp(self::WEEK',
         'tests/Core/ByHandTest.php',
     ],
     ['seed that never dies', 'core/Plan/Books/SeedBook.php', '1.0 / max(1.0, $life)', '0.0', 'tests/Core/ByHandTest.php'],

@@ -14,7 +14,7 @@ const PRINTED = 5.1e-5;
 
 it('agrees with the printed cumulative binomial table', function (int $n, float $p, int $k, float $printed) {
     // Cumulative binomial probabilities as in the appendices of statistics textbooks (values from memory).
-    expect(1 - Binomial::of($n, $p)->atLeast($k + 1))->toEqualWithDelta($printed, PRINTED);
+    expect(1 - Binomial::withTrials($n, $p)->atLeast($k + 1))->toEqualWithDelta($printed, PRINTED);
 })->with([
     [20, 0.5, 7, 0.1316],
     [10, 0.5, 3, 0.1719],
@@ -38,7 +38,7 @@ it('agrees with @stdlib on the binomial distribution', function () {
     }
     $answers = Libraries::answers($questions);
     foreach ($cases as $i => [$n, $p, $k]) {
-        $ours = Binomial::of($n, $p);
+        $ours = Binomial::withTrials($n, $p);
         expect(1 - $ours->atLeast($k + 1))
             ->toEqualWithDelta($answers[2 * $i], 1e-10, "B({$n}, {$p}) ≤ {$k}")
             ->and($ours->mass($k))
@@ -53,9 +53,9 @@ it('agrees with jStat that the tail of a binomial is a beta distribution', funct
     $inverse = Libraries::answers(array_map(fn (array $case) => ['betaInv', $case[2], $case[0], $case[1] - $case[0] + 1], $cases));
     $forward = Libraries::answers(array_map(fn (array $case) => ['betaCdf', 0.77, $case[0], $case[1] - $case[0] + 1], $cases));
     foreach ($cases as $i => [$k, $n, $sure]) {
-        expect(Binomial::of($n, $inverse[$i])->atLeast($k))
+        expect(Binomial::withTrials($n, $inverse[$i])->atLeast($k))
             ->toEqualWithDelta($sure, 1e-7)
-            ->and(Binomial::of($n, 0.77)->atLeast($k))
+            ->and(Binomial::withTrials($n, 0.77)->atLeast($k))
             ->toEqualWithDelta($forward[$i], 1e-8); // jStat's own series stops there
     }
 });
@@ -118,7 +118,7 @@ it('adds up many as one binomial of all their trials', function () {
     // Sums of independent binomials of one probability are binomial: B(20, p) seven times and B(5, p) thrice are B(155, p) (any textbook).
     foreach ([0.05, 0.3, 0.83] as $p) {
         $sum = Distribution::sum([...array_fill(0, 7, Distribution::binomial(20, $p)), ...array_fill(0, 3, Distribution::binomial(5, $p))]);
-        $whole = Binomial::of(155, $p);
+        $whole = Binomial::withTrials(155, $p);
         foreach ([0, 5, 8, 40, 46, 60, 120, 129, 140, 155] as $k) {
             expect($sum->atLeast($k))->toEqualWithDelta($whole->atLeast($k), 1e-12, "{$p} {$k}");
         }

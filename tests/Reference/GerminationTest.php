@@ -24,7 +24,7 @@ function viability(float $fresh, float $life, array $lot): Viability
     $file['seed_lots'][0] = $lot + ['test' => null] + $file['seed_lots'][0];
     $season = Seasons::read($file);
 
-    return Viability::of($season->seedLots[0], $season->species[0], $season->year);
+    return Viability::forLot($season->seedLots[0], $season->species[0], $season->year);
 }
 
 it('gives the printed rows of the germination table', function (string $id, float $fahrenheit, float $days, float $percent, float $best) {

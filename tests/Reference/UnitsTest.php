@@ -45,13 +45,13 @@ it('gives the light dose of the definition', function () {
     // DLI = PPFD · hours · 0.0036: 200 µmol/m²/s for 14 h is 10.08 mol/m²/day, as extension tables print it.
     $file = Seasons::small();
     $file['lights'][0] = ['flats' => 1, 'hours_per_day' => 14, 'ppf_umol_s' => 200 * 0.129032 / 0.75] + $file['lights'][0];
-    expect(DailyLightIntegral::of(Seasons::read($file)->lights[0]))->toBeNear(10.08)
+    expect(DailyLightIntegral::forLight(Seasons::read($file)->lights[0]))->toBeNear(10.08)
         ->and(DailyLightIntegral::FLAT_M2)->toBeNear(10 * 20 * 0.0254 ** 2);
 });
 
 it('says a catalogue\'s packs and pots as a US shop does', function (string $name, string $us) {
     // Conversions as above; rounding of packs to whole quarts and of pots to quarter inches is common practice, no source.
-    expect(JollyPenny\Core\Season\Units\NameInUsUnits::of($name))->toBe($us);
+    expect(JollyPenny\Core\Season\Units\NameInUsUnits::convert($name))->toBe($us);
 })->with([
     ['Seed-starting mix, 15 L bag', 'Seed-starting mix, 16 qt bag'],
     ['Perlite, 56 L', 'Perlite, 59 qt'],

@@ -58,7 +58,7 @@ it('finds the distribution again that last frosts were drawn from', function () 
         $measured[number("{$year}-02-01")] = new DayWeather($i % 10 === 9 ? 1.0 : -8.0, 5.0);
         $i % 10 === 9 ?: $measured[number("{$year}-05-10") + (int) round(12 * $quantiles[$i % 10])] = new DayWeather(-0.1, 9.0);
     }
-    $frosts = Frosts::of(FrostYears::last(new WeatherBook($measured), Day::parse('2019-05-20')));
+    $frosts = Frosts::fromYears(FrostYears::last(new WeatherBook($measured), Day::parse('2019-05-20')));
     $sample = array_map(fn (float $z): float => round(12 * $z), $quantiles);
     expect($frosts->years)->toHaveCount($years)->and(count(array_filter($frosts->years, fn (array $one): bool => $one['on'] === null)))->toBe(9)
         // Nine years without stand before the others, so the middle lies a little before May 10.
@@ -78,7 +78,7 @@ it('wants ten whole years, of which most had a frost', function () {
     };
     $book = fn (array $frosts): WeatherBook => new WeatherBook(array_replace(...array_map($year, array_keys($frosts), $frosts)));
     $ten = array_combine(range(2010, 2019), array_map(fn (int $one): string => "{$one}-05-1".($one % 10), range(2010, 2019)));
-    $of = fn (array $frosts): Frosts => Frosts::of(FrostYears::last($book($frosts), Day::parse('2027-05-15')));
+    $of = fn (array $frosts): Frosts => Frosts::fromYears(FrostYears::last($book($frosts), Day::parse('2027-05-15')));
     expect($of($ten)->median)->toBe('2027-05-15')->and($of(array_slice($ten, 0, 9, true))->median)->toBeNull()
         // Half of them without: there is no middle to speak of.
         ->and($of(array_replace($ten, array_fill_keys(range(2010, 2014), null)))->median)->toBeNull()
@@ -93,7 +93,7 @@ it('wants ten whole years, of which most had a frost', function () {
         $south[number("{$one}-10-0".(1 + $i % 9))] = new DayWeather(-1.0, 9.0);
     }
     ksort($south);
-    expect(Frosts::of(FrostYears::last(new WeatherBook($south), Day::parse('2027-10-01')))->median)->toBe('2027-10-04');
+    expect(Frosts::fromYears(FrostYears::last(new WeatherBook($south), Day::parse('2027-10-01')))->median)->toBe('2027-10-04');
 });
 
 it('misses fewer than one cold night in twenty over two hundred springs it has never seen', function () {
@@ -122,9 +122,9 @@ it('plants out at no more cost than any fixed rule over two hundred springs', fu
     for ($seed = SPRINGS[0]; $seed <= SPRINGS[1]; $seed++) {
         $weather = new SimulatedWeather($season->places[3]->tempC, number('2015-01-01'), number('2027-07-19'), $seed, 18.5);
         $past = array_filter($weather->days, fn (int $day): bool => $day < number('2027-01-01'), ARRAY_FILTER_USE_KEY);
-        $out = GoingOut::of($costing, $season->setups[0], new WeatherBook($past), ['copper-kettle'], false);
+        $out = GoingOut::weigh($costing, $season->setups[0], new WeatherBook($past), ['copper-kettle'], false);
         $days = array_column($out->days, null, 'on');
-        $last = (string) Frosts::of(FrostYears::last(new WeatherBook($past), $season->lastFrost))->median;
+        $last = (string) Frosts::fromYears(FrostYears::last(new WeatherBook($past), $season->lastFrost))->median;
         $rules = ['advised' => $out->best->on, 'at the last frost' => $last, 'a week after' => Day::ofNumber(number($last) + 7)->format(),
             'two weeks after' => Day::ofNumber(number($last) + 14)->format(), 'four weeks after' => Day::ofNumber(number($last) + 28)->format()];
         foreach ($rules as $rule => $on) {

@@ -22,7 +22,7 @@ final readonly class BestHour
     }
 
     /** @return ?self null where no other time is cheaper */
-    public static function of(Light $light, DailyTariff $tariff, float $kwh): ?self
+    public static function forLight(Light $light, DailyTariff $tariff, float $kwh): ?self
     {
         $now = $tariff->meanOver($light->onAt, $light->hoursPerDay);
         [$best, $rate] = [null, $now - self::SAME];

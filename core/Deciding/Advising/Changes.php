@@ -78,7 +78,7 @@ final readonly class Changes
     private function places(Crop $crop): Generator
     {
         $format = $this->season->units === UnitSystem::Us ? 'F j' : 'j F';
-        foreach ((new Moves($this->books))->of($crop->id) as $move) {
+        foreach ((new Moves($this->books))->forCrop($crop->id) as $move) {
             $day = gmdate($format, 86400 * Day::parse($move->on)->number);
             yield new Change('move', $crop->id, "Move {$move->name} to {$move->place} on {$day}", $move->edits);
         }
@@ -141,7 +141,7 @@ final readonly class Changes
         $setup = $this->books->setup;
         foreach ($setup->lights as $id) {
             $light = $this->books->index->lights[$id];
-            $best = BestHour::of($light, $tariff, 1.0);
+            $best = BestHour::forLight($light, $tariff, 1.0);
             if ($best !== null) {
                 yield new Change('hour', null, "Run {$light->name} from {$best->on_at}, the same {$light->hoursPerDay} hours",
                     [['path' => ['lights', $id, 'on_at'], 'to' => $best->on_at]]);

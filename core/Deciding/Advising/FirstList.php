@@ -21,7 +21,7 @@ final readonly class FirstList
     {
         $draft = new SeasonDraft($document);
         $asked = (new GrowList($draft))->addPasted($text);
-        foreach (FirstPacks::of($draft) as ['path' => $keys, 'to' => $to]) {
+        foreach (FirstPacks::forDraft($draft) as ['path' => $keys, 'to' => $to]) {
             (new DocumentPath($keys))->set($document, $to);
         }
 

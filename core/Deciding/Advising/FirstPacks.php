@@ -19,7 +19,7 @@ final readonly class FirstPacks
     private const SAME = 1e-9;
 
     /** @return list<array{path: non-empty-list<string|int>, to: mixed}> edits of a draft whose first crops have just been put on its list */
-    public static function of(SeasonDraft $draft): array
+    public static function forDraft(SeasonDraft $draft): array
     {
         $document = json_decode((string) json_encode($draft->document, JSON_PRESERVE_ZERO_FRACTION));
         $season = $document instanceof stdClass ? (new SeasonReader())->readDocument($document) : null;

@@ -46,7 +46,7 @@ final readonly class FrostOffer
     }
 
     /** Null where the years say nothing, or what the season says already. */
-    public static function of(SeasonCosting $costing, Setup $setup, Frosts $last, Frosts $first): ?self
+    public static function forSetup(SeasonCosting $costing, Setup $setup, Frosts $last, Frosts $first): ?self
     {
         if ($last->median === null || $last->spread_days === null) {
             return null;

@@ -70,7 +70,7 @@ final readonly class HangsOn
             if ($atLow?->keep !== null && $atHigh?->keep !== null) {
                 [$bad, $middle, $good] = $chances === null ? WorthKnowing::WEIGHTS : [TwoValues::WEIGHTS[0], 0.0, TwoValues::WEIGHTS[1]];
                 $levers[] = new Lever($path, $name, $source, $value, $low, $high, $atLow->keep, $atHigh->keep, abs($atHigh->keep - $atLow->keep),
-                    WorthKnowing::of($this->season, [[$bad, $atLow], [$middle, $planned], [$good, $atHigh]]));
+                    WorthKnowing::expectedValue($this->season, [[$bad, $atLow], [$middle, $planned], [$good, $atHigh]]));
             }
         }
         usort($levers, fn (Lever $a, Lever $b): int => [$b->moves, $a->name] <=> [$a->moves, $b->name]);

@@ -43,12 +43,12 @@ final readonly class LeavingDay
     {
         $costing = new SeasonCosting($season);
         $books = $costing->books($setup);
-        $totals = SetupTotals::of($books);
+        $totals = SetupTotals::fromBooks($books);
         $lit = array_values(array_filter($books->plans, fn (CropPlan $plan): bool => self::isLit($plan, $books)));
         $found = [];
         foreach ($lit as $i => $plan) {
             $progress === null ?: $progress($i, count($lit));
-            $found[] = self::of($plan, $costing, $books, $totals);
+            $found[] = self::forPlan($plan, $costing, $books, $totals);
         }
         usort($found, fn (self $a, self $b): int => [$b->saves, $a->crop] <=> [$a->saves, $b->crop]);
 
@@ -66,7 +66,7 @@ final readonly class LeavingDay
         return false;
     }
 
-    private static function of(CropPlan $plan, SeasonCosting $costing, SetupBooks $books, SetupTotals $totals): self
+    private static function forPlan(CropPlan $plan, SeasonCosting $costing, SetupBooks $books, SetupTotals $totals): self
     {
         $told = (new CropAccount($books))->warnings($plan);
         $least = $plan->sowing->finish->enough - self::ODDS;
@@ -82,7 +82,7 @@ final readonly class LeavingDay
             if ($at === null || $other->plans[$at]->sowing->finish->enough < $least) {
                 continue;
             }
-            $then = SetupTotals::of($other);
+            $then = SetupTotals::fromBooks($other);
             if ($then->crowdedDays > $totals->crowdedDays || $totals->fillCost - $then->fillCost <= $best->saves + self::SAME
                 || array_diff((new CropAccount($other))->warnings($other->plans[$at]), $told) !== []) {
                 continue;

@@ -26,7 +26,7 @@ final readonly class LitWorth
     }
 
     /** @return list<self> of crops that stand under a lamp and are on offer, what earns most first */
-    public static function of(SetupBooks $books, SetupResult $result): array
+    public static function fromBooks(SetupBooks $books, SetupResult $result): array
     {
         $rows = [];
         foreach ($books->plans as $plan) {
@@ -42,7 +42,7 @@ final readonly class LitWorth
         }
         uasort($rows, fn (array $a, array $b): int => $b[1] / $b[0] <=> $a[1] / $a[0]);
         // Only what stands there on such a day makes room by going.
-        $crowding = array_flip(BenchDays::crowding(BenchDays::of($books)));
+        $crowding = array_flip(BenchDays::crowding(BenchDays::fromBooks($books)));
         $last = array_key_last(array_intersect_key($rows, $crowding));
 
         return array_map(

@@ -57,7 +57,7 @@ final readonly class OneMoreLamp
         [$before, $out] = self::eased(new SeasonCosting($season), $setup, $progress);
         $found = [];
         foreach ($last as $light) {
-            $found[] = self::of($season, $setup, $light, $before, $out, $progress);
+            $found[] = self::weigh($season, $setup, $light, $before, $out, $progress);
         }
 
         return $found;
@@ -67,7 +67,7 @@ final readonly class OneMoreLamp
      * @param  list<string>  $out  crops that give way without it
      * @param  ?Closure(int, int): void  $progress
      */
-    private static function of(Season $season, Setup $setup, Light $light, float $before, array $out, ?Closure $progress): self
+    private static function weigh(Season $season, Setup $setup, Light $light, float $before, array $out, ?Closure $progress): self
     {
         $ids = array_column($season->lights, 'id');
         for ($n = 1; in_array("{$light->id}+{$n}", $ids, true); $n++);
@@ -90,7 +90,7 @@ final readonly class OneMoreLamp
             $progress === null ?: $progress(count($out), 0);
             $books = $costing->books($setup);
             $result = $costing->setup($setup);
-            $first = array_column(array_filter(LitWorth::of($books, $result), fn (LitWorth $one): bool => $one->first_out), 'crop')[0] ?? null;
+            $first = array_column(array_filter(LitWorth::fromBooks($books, $result), fn (LitWorth $one): bool => $one->first_out), 'crop')[0] ?? null;
             if ($first === null) {
                 return [$result->fill_cost, $out, $result->crowded_days];
             }

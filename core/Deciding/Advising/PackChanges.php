@@ -51,10 +51,10 @@ final readonly class PackChanges
         if ($facts === null || $lot->seedsPerPacket === null || $lot->packetsOwned > 0.0 || SeasonDraft::markIn($lot->meta) === null) {
             return;
         }
-        $now = Ceiling::of($need / $lot->seedsPerPacket);
-        foreach (PacketSize::of($facts) as $size) {
+        $now = Ceiling::roundUp($need / $lot->seedsPerPacket);
+        foreach (PacketSize::forSpecies($facts) as $size) {
             ['packet_price' => $price, 'seeds_per_packet' => $holds] = $this->draft->packet($size);
-            if ($holds !== $lot->seedsPerPacket && Ceiling::of($need / $holds) * $price < $now * $lot->packetPrice) {
+            if ($holds !== $lot->seedsPerPacket && Ceiling::roundUp($need / $holds) * $price < $now * $lot->packetPrice) {
                 $instead = $now > 1 ? "{$now} packets of {$lot->seedsPerPacket}" : "one of {$lot->seedsPerPacket}";
                 yield new Change('packet', null, "Buy {$lot->variety} in a packet of {$holds} instead of {$instead}", [
                     ['path' => ['seed_lots', $lot->id, 'packet_price'], 'to' => $price],
@@ -72,11 +72,11 @@ final readonly class PackChanges
         if ($mark === null || $missing <= 0.0) {
             return;
         }
-        $now = Ceiling::of($missing / $supply->usablePerPack()) * $supply->packPrice;
+        $now = Ceiling::roundUp($missing / $supply->usablePerPack()) * $supply->packPrice;
         foreach ($this->draft->catalogue->packsBeside($mark) as $id) {
             $other = $this->draft->catalogueRow('supplies', $id);
             [$price, $amount, $expansion] = array_map(fn (string $key): float => (float) Cell::text($other[$key] ?? 1), ['pack_price', 'pack_amount', 'expansion']);
-            if (Ceiling::of($missing / ($amount * $expansion)) * $price < $now) {
+            if (Ceiling::roundUp($missing / ($amount * $expansion)) * $price < $now) {
                 yield new Change('pack', null, 'Buy '.Cell::text($other['name'])." instead of {$supply->name}", array_map(
                     fn (string $key): array => ['path' => ['supplies', $supply->id, $key], 'to' => $other[$key]],
                     ['name', 'pack_price', 'pack_amount', 'expansion'],

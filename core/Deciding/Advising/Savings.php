@@ -52,8 +52,8 @@ final class Savings
     {
         $this->costing = new SeasonCosting($season);
         $this->books = $this->costing->books($setup);
-        $this->totals = SetupTotals::of($this->books);
-        $this->before = BudgetTotals::of($this->books, $this->totals, 0);
+        $this->totals = SetupTotals::fromBooks($this->books);
+        $this->before = BudgetTotals::fromBooks($this->books, $this->totals, 0);
         $this->altered = new Altered($season);
         $this->soundness = new Soundness($this->books);
     }
@@ -85,7 +85,7 @@ final class Savings
         } catch (Throwable) {
             return null;
         }
-        $totals = SetupTotals::of($books);
+        $totals = SetupTotals::fromBooks($books);
         if ($this->totals->fillCost - $totals->fillCost < self::LEAST) {
             return null;
         }
@@ -101,7 +101,7 @@ final class Savings
 
     private function weighed(Change $change, Season $season, SetupBooks $books, SetupTotals $totals): Weighed
     {
-        $after = BudgetTotals::of($books, $totals, 0);
+        $after = BudgetTotals::fromBooks($books, $totals, 0);
         [$enough, $enoughBefore] = [self::enough($books), self::enough($this->books)];
         $missing = $after->missing - $this->before->missing;
         $crowded = $totals->crowdedDays - $this->totals->crowdedDays;

@@ -22,7 +22,7 @@ final readonly class WorthKnowing
      * @param  list<array{float, SetupResult}>  $cases  weight and what the season comes to then
      * @return float money
      */
-    public static function of(Season $season, array $cases): float
+    public static function expectedValue(Season $season, array $cases): float
     {
         $average = [];
         $best = 0.0;

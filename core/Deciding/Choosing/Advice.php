@@ -53,7 +53,7 @@ final readonly class Advice
     ) {
     }
 
-    public static function of(Standing $standing, string $id, ?Fitted $fitted): self
+    public static function fromStanding(Standing $standing, string $id, ?Fitted $fitted): self
     {
         $result = $standing->result;
         $with = fn (string ...$verdicts): array => array_column(

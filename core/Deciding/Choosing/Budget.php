@@ -74,7 +74,7 @@ final class Budget
     ) {
         $this->costing = new SeasonCosting($season);
         $books = $this->costing->books($base);
-        $this->withoutRoom = SetupTotals::of($books)->daysWithoutRoom();
+        $this->withoutRoom = SetupTotals::fromBooks($books)->daysWithoutRoom();
         $this->soundness = new Soundness($books);
         $this->choices = new Choices($season, $base, []);
         foreach ($this->choices->methods as $crop => $ways) {
@@ -272,7 +272,7 @@ final class Budget
     private function totals(array $ways, array $lights, array $mats): ?BudgetTotals
     {
         [$books, $left] = $this->books($ways, $lights, $mats);
-        $totals = SetupTotals::of($books);
+        $totals = SetupTotals::fromBooks($books);
 
         if (! $this->soundness->isSound($books)) {
             $this->unsound++;
@@ -280,7 +280,7 @@ final class Budget
             return null;
         }
 
-        return $totals->daysWithoutRoom() > $this->withoutRoom ? null : BudgetTotals::of($books, $totals, $left);
+        return $totals->daysWithoutRoom() > $this->withoutRoom ? null : BudgetTotals::fromBooks($books, $totals, $left);
     }
 
     /**
@@ -332,7 +332,7 @@ final class Budget
             foreach ($open as $n => $one) {
                 [$ways, $l, $m] = self::apply($state, $one);
                 [$books, $left] = $this->books($ways, $l, $m);
-                $tried[$n] = BudgetTotals::of($books, SetupTotals::of($books), $left);
+                $tried[$n] = BudgetTotals::fromBooks($books, SetupTotals::fromBooks($books), $left);
             }
             uasort($tried, fn (BudgetTotals $a, BudgetTotals $b): int => $a->cash <=> $b->cash);
             $n = (int) array_key_first($tried);

@@ -26,11 +26,11 @@ final readonly class BudgetTotals
     /** What is paid at the checkout; the quickest of the totals to know. */
     public static function cash(SetupBooks $books): float
     {
-        return (float) array_sum(array_column(ShoppingList::of($books), 'cost'));
+        return (float) array_sum(array_column(ShoppingList::fromBooks($books), 'cost'));
     }
 
     /** @param  int  $leftOut  plants of crops that are left out */
-    public static function of(SetupBooks $books, SetupTotals $totals, int $leftOut): self
+    public static function fromBooks(SetupBooks $books, SetupTotals $totals, int $leftOut): self
     {
         $missing = (float) $leftOut;
         foreach ($books->season()->crops as $crop) {

@@ -28,7 +28,7 @@ final readonly class BudgetYears
      * @param  ?Closure(int, int): void  $progress  told how many choices are weighed, of those of all seasons where that is known
      * @return list<BudgetYear>
      */
-    public static function of(Season $season, string $setup, float $limit, int $seasons, ?Closure $progress = null, bool $forSeason = false): array
+    public static function plan(Season $season, string $setup, float $limit, int $seasons, ?Closure $progress = null, bool $forSeason = false): array
     {
         $years = [];
         $saved = 0.0;
@@ -43,14 +43,14 @@ final readonly class BudgetYears
             $books = $costing->books($chosen);
             $saved += $found->kept ? $costing->setup($chosen)->keep ?? 0.0 : 0.0;
             $lasting = [];
-            foreach ($found->kept ? Shopping::of($books, [])->items : [] as $item) {
+            foreach ($found->kept ? Shopping::fromBooks($books, [])->items : [] as $item) {
                 if (self::lasts($item, $season)) {
                     $lasting[] = ['kind' => $item->kind, 'name' => $item->name, 'cost' => $item->planned];
                 }
             }
             $years[] = new BudgetYear($season->year, $found, $lasting, $saved);
             if ($n + 1 < $seasons) {
-                $next = NextSeason::of((new SeasonWriter())->document($season), $found->kept ? Leftovers::of($books, []) : []);
+                $next = NextSeason::begin((new SeasonWriter())->document($season), $found->kept ? Leftovers::fromBooks($books, []) : []);
                 $season = (new SeasonReader())->readDocument($next);
             }
         }

@@ -33,7 +33,7 @@ final readonly class Choices
     {
         $this->mustSupply = array_fill_keys($supplied, true);
         $methods = $wants = [];
-        $index = SeasonIndex::of($season);
+        $index = SeasonIndex::fromSeason($season);
         foreach ($season->crops as $crop) {
             $used = array_map(fn (Setup $setup): string => $setup->methodFor($crop->id), $season->setups);
             // The named set-up's way first, so that of equal choices it stays.

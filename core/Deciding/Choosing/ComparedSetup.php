@@ -49,7 +49,7 @@ final readonly class ComparedSetup
     ) {
     }
 
-    public static function of(SetupResult $result, Season $season, ?Fitted $fitted, int $rank, bool $qualifies): self
+    public static function fromResult(SetupResult $result, Season $season, ?Fitted $fitted, int $rank, bool $qualifies): self
     {
         $unsupplied = [];
         // Of the plants that somebody sells: those it supplies, and then those it cannot.

@@ -31,19 +31,19 @@ final readonly class Comparison
     ) {
     }
 
-    public static function of(SeasonCosting $costing): self
+    public static function forSeason(SeasonCosting $costing): self
     {
         $season = $costing->season;
         $results = $fitted = $standings = [];
         foreach ($season->setups as $setup) {
             $results[$setup->id] = $costing->setup($setup);
-            [$fitted[$setup->id], $standing] = Fitted::of($costing, $setup) ?? [null, null];
+            [$fitted[$setup->id], $standing] = Fitted::forSetup($costing, $setup) ?? [null, null];
             $standings[$setup->id] = $standing ?? new Standing($costing, $setup);
         }
         uasort($standings, fn (Standing $a, Standing $b): int => $a->compare($b));
         $ranks = array_flip(array_keys($standings));
         $setups = array_map(
-            fn (SetupResult $result): ComparedSetup => ComparedSetup::of(
+            fn (SetupResult $result): ComparedSetup => ComparedSetup::fromResult(
                 $result, $season, $fitted[$result->id], $ranks[$result->id] + 1, $standings[$result->id]->qualifies(),
             ),
             array_values($results),
@@ -63,7 +63,7 @@ final readonly class Comparison
         $first = array_key_first($standings);
         $advice = $first === null || $standings[$first]->result->per_wanted === null
             ? null
-            : Advice::of($standings[$first], $first, $fitted[$first]);
+            : Advice::fromStanding($standings[$first], $first, $fitted[$first]);
 
         return new self($nursery === [] ? null : max($nursery), $setups, $cheapest, $boughtEach, $advice, self::roomCosts($advice, $results));
     }

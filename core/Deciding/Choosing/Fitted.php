@@ -31,7 +31,7 @@ final readonly class Fitted
     /**
      * @return array{self, Standing}|null null where it has room, where nothing can be added, or where it stands beside already
      */
-    public static function of(SeasonCosting $costing, Setup $setup): ?array
+    public static function forSetup(SeasonCosting $costing, Setup $setup): ?array
     {
         $season = $costing->season;
         $fitted = $costing->setup($setup)->crowded_days <= SetupTotals::BEARABLE_DAYS ? null : (new MadeToFit($costing, $setup))->season();

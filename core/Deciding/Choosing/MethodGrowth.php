@@ -24,7 +24,7 @@ final readonly class MethodGrowth
     }
 
     /** @return list<GrownStage> after each stage */
-    public function of(Setup $setup, string $method, string $crop): array
+    public function forCrop(Setup $setup, string $method, string $crop): array
     {
         $growth = [];
         $whole = array_column($this->season->methods, null, 'id')[$method];
@@ -51,7 +51,7 @@ final readonly class MethodGrowth
         $plan = $books->plans[$books->grown[$crop] ?? -1] ?? null;
         $facts = $plan === null ? null : (new Catalogue)->recognise(SeasonDraft::kinIn($plan->species->meta), $plan->species->name);
 
-        return $plan === null || $facts === null ? [] : array_column(StandingTime::of($plan, $facts->raising), null, 'stage');
+        return $plan === null || $facts === null ? [] : array_column(StandingTime::forPlan($plan, $facts->raising), null, 'stage');
     }
 
     private function line(Season $season, Setup $setup, string $crop): CropResult

@@ -51,7 +51,7 @@ final class MixAndMatch
     {
         $this->costing = new SeasonCosting($season);
         $books = $this->costing->books($base);
-        $this->named = SetupTotals::of($books);
+        $this->named = SetupTotals::fromBooks($books);
         $this->soundness = new Soundness($books);
         $this->choices = new Choices($season, $base, [...array_keys($books->grown), ...array_keys($books->bought)]);
     }
@@ -159,7 +159,7 @@ final class MixAndMatch
                 $grows ? $this->base->gear : [],
             );
             $books = $this->costing->books($setup);
-            $totals = SetupTotals::of($books);
+            $totals = SetupTotals::fromBooks($books);
             $supplied = array_diff_key($this->choices->mustSupply, $books->grown, $books->bought) === [];
             $isSound = $this->soundness->isSound($books);
             $isSound ?: $this->unsound++;

@@ -37,7 +37,7 @@ final readonly class Moves
     }
 
     /** @return list<Move> */
-    public function of(string $crop): array
+    public function forCrop(string $crop): array
     {
         $plan = $this->books->plans[$this->books->grown[$crop] ?? -1] ?? null;
         $moves = [];
@@ -61,7 +61,7 @@ final readonly class Moves
             return null;
         }
         $species = $this->catalogue->recognise(SeasonDraft::kinIn($plan->species->meta), $plan->species->name);
-        $least = Hardiness::of($species, $plan->species->tender)->standsC + self::WARMER_C;
+        $least = Hardiness::forSpecies($species, $plan->species->tender)->standsC + self::WARMER_C;
         $from = $stage->end;
         while ($from > $stage->start && $place->airOn($from - 1) >= $least) {
             $from--;

@@ -25,11 +25,11 @@ final readonly class Reliefs
      * @param  list<string>  $crowding  crops that stand on over-full days
      * @return list<Relief>
      */
-    public function of(Setup $setup, array $crowding): array
+    public function forCrowding(Setup $setup, array $crowding): array
     {
         $costing = new SeasonCosting($this->season);
         $books = $costing->books($setup);
-        $now = SetupTotals::of($books);
+        $now = SetupTotals::fromBooks($books);
         $soundness = new Soundness($books);
         $reliefs = [];
         foreach ($this->season->crops as $crop) {
@@ -85,7 +85,7 @@ final readonly class Reliefs
     private function otherPlaces(Crop $crop, Setup $setup, SeasonCosting $costing, SetupTotals $now, Soundness $soundness): array
     {
         $reliefs = [];
-        foreach ((new Moves($costing->books($setup)))->of($crop->id) as $move) {
+        foreach ((new Moves($costing->books($setup)))->forCrop($crop->id) as $move) {
             $then = (new SeasonCosting($move->season, $costing, ['methods']))->books($setup->raising($crop->id, $move->method));
             $totals = self::relieves($then, $now, $soundness);
             $totals === null ?: $reliefs[] = new Relief('move', $crop->id, null, null, $totals->fillCost - $now->fillCost, $totals->crowdedDays, $move->edits,
@@ -101,7 +101,7 @@ final readonly class Reliefs
         if (! $soundness->isSound($then)) {
             return null;
         }
-        $totals = SetupTotals::of($then);
+        $totals = SetupTotals::fromBooks($then);
 
         return $totals->crowdedDays < $now->crowdedDays && $totals->supplied >= $now->supplied ? $totals : null;
     }

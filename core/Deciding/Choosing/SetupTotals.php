@@ -28,7 +28,7 @@ final readonly class SetupTotals
         return max(0, $this->crowdedDays - self::BEARABLE_DAYS);
     }
 
-    public static function of(SetupBooks $books): self
+    public static function fromBooks(SetupBooks $books): self
     {
         $cost = 0.0;
         foreach ($books->all() as $book) {
@@ -44,6 +44,6 @@ final readonly class SetupTotals
             $hours += Labour::hours($plan, $books->supplies->uses[$i]);
         }
 
-        return new self($cost, $hours, Crowding::of($books->energy())->days, count($books->plans) + count($books->bought));
+        return new self($cost, $hours, Crowding::fromEnergy($books->energy())->days, count($books->plans) + count($books->bought));
     }
 }

@@ -62,7 +62,7 @@ final readonly class GoingOut
      *
      * @throws InvalidArgumentException in words, where there is nothing to weigh
      */
-    public static function of(SeasonCosting $costing, Setup $setup, WeatherBook $book, array $crops, bool $sown, float $coverPrice = 0.0): self
+    public static function weigh(SeasonCosting $costing, Setup $setup, WeatherBook $book, array $crops, bool $sown, float $coverPrice = 0.0): self
     {
         $books = $costing->books($setup);
         $plans = array_values(array_filter($books->plans, fn (CropPlan $plan): bool => self::isWeighed($plan, $crops)));
@@ -105,15 +105,15 @@ final readonly class GoingOut
     {
         $species = (new Catalogue)->recognise(SeasonDraft::kinIn($plan->species->meta), $plan->species->name);
         // What frost kills is killed by it, however well it is hardened off.
-        $dies = $plan->species->tender ? 0.0 : Hardiness::of($species, false)->hardenedC;
+        $dies = $plan->species->tender ? 0.0 : Hardiness::forSpecies($species, false)->hardenedC;
         $bought = $books->nursery->basket($plan->crop);
         // Where nobody sells it, it would be raised again: its share of what the set-up costs.
         $share = $plan->crop->wanted / max(1, array_sum(array_column($season->crops, 'wanted')));
-        $anew = $bought->cost ?? SetupTotals::of($books)->fillCost * $share;
-        $bare = FrostChance::of($book, $season, $dies) ?? throw new InvalidArgumentException(
+        $anew = $bought->cost ?? SetupTotals::fromBooks($books)->fillCost * $share;
+        $bare = FrostChance::fromWeather($book, $season, $dies) ?? throw new InvalidArgumentException(
             'Nobody knows yet how frost comes and goes here. Say how far the last frost varies, or read in ten past years.');
 
-        return new Threat($plan->plantOutOn(), $anew, $bare, FrostChance::of($book, $season, $dies - Nights::COVER_C));
+        return new Threat($plan->plantOutOn(), $anew, $bare, FrostChance::fromWeather($book, $season, $dies - Nights::COVER_C));
     }
 
     /**
@@ -130,7 +130,7 @@ final readonly class GoingOut
                 $season = $season->withCrop($plan->crop->with(plantOutOffsetDays: $plan->crop->plantOutOffsetDays + $knot,
                     sowOn: Day::ofNumber($plan->sowOn() + min(0, $knot))));
             }
-            $totals = SetupTotals::of((new SeasonCosting($season, $costing, ['crops']))->books($setup));
+            $totals = SetupTotals::fromBooks((new SeasonCosting($season, $costing, ['crops']))->books($setup));
             [$waiting[$knot], $crowded[$knot]] = [$totals->fillCost, $totals->crowdedDays];
         }
 

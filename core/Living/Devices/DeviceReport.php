@@ -31,7 +31,7 @@ final readonly class DeviceReport
      * @param  string  $list  lights, mats, appliances or places: what it is fixed to
      * @param  ?Measured  $air  at the same place, where a device reads it
      */
-    public static function of(SetupBooks $books, DeviceKind $kind, string $list, string $thing, Measured $measured, ?Measured $air): self
+    public static function compare(SetupBooks $books, DeviceKind $kind, string $list, string $thing, Measured $measured, ?Measured $air): self
     {
         $days = array_map(
             fn (array $day): array => [...$day, 'planned' => $kind === DeviceKind::Meter ? self::planned($books, $list, $thing, $day['date']) : null],

@@ -132,7 +132,7 @@ final readonly class LogBook
     {
         $ledger = $this->ledgers[$crop] ?? $this->emptyLedger($crop);
 
-        return $trays === [] ? RowFacts::of($ledger, $this->isOver()) : RowFacts::inTrays($ledger, $trays);
+        return $trays === [] ? RowFacts::fromLedger($ledger, $this->isOver()) : RowFacts::inTrays($ledger, $trays);
     }
 
     /** The day of the first entry; null where nothing is written down yet. */

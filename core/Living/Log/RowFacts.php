@@ -42,7 +42,7 @@ final readonly class RowFacts
     }
 
     /** @param  bool  $isOver  whether its owner said that the season is over: what is left then is composted */
-    public static function of(PlantLedger $ledger, bool $isOver): self
+    public static function fromLedger(PlantLedger $ledger, bool $isOver): self
     {
         $left = $isOver ? (int) $ledger->standing() : 0;
         // A count of the whole crop, not of a tray, is of all that was sown.

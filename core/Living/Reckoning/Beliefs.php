@@ -43,7 +43,7 @@ final readonly class Beliefs
         return [...$this->germination(), ...$this->survival(), ...$this->luck(), ...(new EndOfSeason($this->books, $this->log))->beliefs(),
             ...array_map(fn (array $one): Belief => new Belief('measured', implode('.', $one['path']), $one['name'], $one['now'], $one['real'],
                 $one['real'], null, null, 0.0, 0, 0.0, [['path' => $one['path'], 'to' => $one['real']]]), $this->measured),
-            ...OpenAirBelief::of($this->books->season(), $this->weather)];
+            ...OpenAirBelief::months($this->books->season(), $this->weather)];
     }
 
     /** @return list<Belief> by lot */
@@ -68,7 +68,7 @@ final readonly class Beliefs
         foreach ($plans as $lot => $plan) {
             [$came, $seeds] = $counts[$lot];
             $v = $plan->viability;
-            [$similar, $theirs] = $likes->of($lot, $v->value, $v->seedsKnown);
+            [$similar, $theirs] = $likes->evidence($lot, $v->value, $v->seedsKnown);
             $weight = $v->seedsKnown + $similar + $seeds;
             $believed = min(self::MOST, max(self::LEAST, ($v->seedsKnown * $v->value + $theirs + $came) / $weight));
             $sown = $seeds + (int) round($similar);
@@ -123,7 +123,7 @@ final readonly class Beliefs
         foreach ($methods as $id => $method) {
             [$lived, $of] = $counts[$id];
             $whole = $planned[$id];
-            [$similar, $theirs] = $likes->of($id, $whole, self::PLANTS);
+            [$similar, $theirs] = $likes->evidence($id, $whole, self::PLANTS);
             $weight = self::PLANTS + $similar + $of;
             $believed = min(self::MOST, max(self::LEAST, (self::PLANTS * $whole + $theirs + $lived) / $weight));
             // Every stage shares in it as it did.

@@ -28,7 +28,7 @@ final class Likes
     }
 
     /** @return array{float, float} plants or seeds that the others count for, of which so many came up or lived */
-    public function of(string|int $id, float $planned, float $weight): array
+    public function evidence(string|int $id, float $planned, float $weight): array
     {
         $like = $this->counts[$id][0];
         $came = $expected = $of = 0.0;

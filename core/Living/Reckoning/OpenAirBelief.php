@@ -25,7 +25,7 @@ final readonly class OpenAirBelief
     private const SAME_C = 0.1;
 
     /** @return list<Belief> one, or none where too little was measured, it is as planned, or the season has no months */
-    public static function of(Season $season, WeatherBook $book): array
+    public static function months(Season $season, WeatherBook $book): array
     {
         $open = OpenAir::placeOf($season);
         if ($open === null || ! is_array($open->tempC) || count($book->measured) < self::LEAST_DAYS) {

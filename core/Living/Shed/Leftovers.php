@@ -23,7 +23,7 @@ final readonly class Leftovers
      * @param  array<string, int>  $cracked  pots and trays that broke, by kind and id
      * @return list<Leftover>
      */
-    public static function of(SetupBooks $books, array $purchases, array $cracked = [], LogBook $log = new LogBook([])): array
+    public static function fromBooks(SetupBooks $books, array $purchases, array $cracked = [], LogBook $log = new LogBook([])): array
     {
         $season = $books->season();
         $done = self::done($books, $log);
@@ -34,7 +34,7 @@ final readonly class Leftovers
             $bought["{$one->kind} {$one->thing}"] = ($bought["{$one->kind} {$one->thing}"] ?? 0) + $one->packs;
         }
         if ($purchases === []) {
-            foreach (Shopping::of($books, [])->items as $item) {
+            foreach (Shopping::fromBooks($books, [])->items as $item) {
                 $bought["{$item->kind} {$item->id}"] = $item->packs;
             }
         }

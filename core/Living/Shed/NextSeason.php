@@ -13,7 +13,7 @@ use stdClass;
 final readonly class NextSeason
 {
     /** @param  list<Leftover>  $leftovers */
-    public static function of(stdClass $document, array $leftovers): stdClass
+    public static function begin(stdClass $document, array $leftovers): stdClass
     {
         /** @var stdClass $next */
         $next = self::copy($document);

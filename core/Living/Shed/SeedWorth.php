@@ -50,17 +50,17 @@ final readonly class SeedWorth
         $used = $costing->books($setup)->seed->pools;
         $lots = array_filter($costing->season->seedLots, fn (SeedLot $lot): bool => isset($used[$lot->id]) && $lot->packetsOwned > 0.0
             && $lot->packedFor < $costing->season->year);
-        $found = array_map(fn (SeedLot $lot): self => self::of($costing, $setup, $lot), array_values($lots));
+        $found = array_map(fn (SeedLot $lot): self => self::forLot($costing, $setup, $lot), array_values($lots));
         usort($found, fn (self $a, self $b): int => $b->age <=> $a->age);
 
         return $found;
     }
 
-    public static function of(SeasonCosting $costing, Setup $setup, SeedLot $lot): self
+    public static function forLot(SeasonCosting $costing, Setup $setup, SeedLot $lot): self
     {
         $season = $costing->season;
         $species = array_column($season->species, null, 'id')[$lot->species];
-        $viability = Viability::of($lot, $species, $season->year);
+        $viability = Viability::forLot($lot, $species, $season->year);
         $cost = function (SeedLot $instead) use ($season, $setup, $lot): float {
             $lots = array_map(fn (SeedLot $one): SeedLot => $one->id === $lot->id ? $instead : $one, $season->seedLots);
             $result = (new SeasonCosting($season->with(seedLots: $lots)))->setup($setup);
@@ -77,7 +77,7 @@ final readonly class SeedWorth
         if ($lot->test === null && $left > self::TRIED) {
             $after = $lot->with(packetsOwned: ($left - self::TRIED) / $perPacket);
             $best = 0.0;
-            foreach (TestOutcomes::of($viability->aged, $viability->seedsKnown, self::TRIED) as $up => $chance) {
+            foreach (TestOutcomes::chances($viability->aged, $viability->seedsKnown, self::TRIED) as $up => $chance) {
                 $then = $cost($after->with(test: new HomeTest(self::TRIED, $up)));
                 $best += $chance * min($then, $new);
                 $below = $then > $new ? $up + 1 : $below;

@@ -15,7 +15,7 @@ final readonly class TestOutcomes
      * @param  float  $known  seeds' worth of knowledge behind it
      * @return list<float> chance of 0, 1, … $seeds coming up
      */
-    public static function of(float $alive, float $known, int $seeds): array
+    public static function chances(float $alive, float $known, int $seeds): array
     {
         [$a, $b] = [$alive * $known, (1.0 - $alive) * $known];
         $chances = [];

@@ -52,6 +52,6 @@ final readonly class PackOffer
     /** Money for whole packs. */
     private static function cost(float $price, ?float $holds, float $need): float
     {
-        return $holds === null || $holds <= 0.0 ? INF : Ceiling::of($need / $holds) * $price;
+        return $holds === null || $holds <= 0.0 ? INF : Ceiling::roundUp($need / $holds) * $price;
     }
 }

@@ -44,7 +44,7 @@ final readonly class Shopping
      * @param  list<Purchase>  $purchases
      * @param  ?SetupBooks  $plan  as planned, where that is something else
      */
-    public static function of(SetupBooks $books, array $purchases, ?SetupBooks $plan = null): self
+    public static function fromBooks(SetupBooks $books, array $purchases, ?SetupBooks $plan = null): self
     {
         $first = new FirstDays($books);
         $bought = [];
@@ -52,7 +52,7 @@ final readonly class Shopping
             $bought["{$purchase->kind} {$purchase->thing}"][] = $purchase;
         }
         $items = [];
-        foreach (ShoppingList::of($books) as $line) {
+        foreach (ShoppingList::fromBooks($books) as $line) {
             $key = "{$line->kind} {$line->id}";
             $items[] = self::item($line, $bought[$key] ?? [], $first, $books);
             unset($bought[$key]);
@@ -62,7 +62,7 @@ final readonly class Shopping
         $sum = fn (string $key): float => (float) array_sum(array_column($items, $key));
         $paid = $sum('paid') + array_sum(array_column($unneeded, 'paid'));
         $still = $sum('still');
-        $planned = $plan === null ? $sum('planned') : (float) array_sum(array_map(fn (ShoppingLine $line): float => $line->cost, ShoppingList::of($plan)));
+        $planned = $plan === null ? $sum('planned') : (float) array_sum(array_map(fn (ShoppingLine $line): float => $line->cost, ShoppingList::fromBooks($plan)));
 
         return new self($items, $unneeded, $planned, $paid, $still, $paid + $still, $paid + $still - $planned);
     }

@@ -47,7 +47,7 @@ final readonly class Sowings
         // Where more are up than were written down as sown, so many were sown.
         $of = max(1, $up, $of ?? $plan->sowing->units);
         $sowings = $this->sowings($plan);
-        $offers = SeasonIndex::of($this->costing->season)->isSold($plan->crop);
+        $offers = SeasonIndex::fromSeason($this->costing->season)->isSold($plan->crop);
         $most = max(1, 2 * $plan->sowing->units);
         $asked = $this->costing->season->confidence;
         [$more, $cost] = $offers ? $sowings->bestMore($of, $up, $most) : [$this->sureEnough($sowings, $of, $up, $most, $asked), 0.0];
@@ -85,7 +85,7 @@ final readonly class Sowings
     public function inTwoSteps(string $crop): ?TwoStep
     {
         $plan = $this->plan($crop);
-        if ($plan === null || ! SeasonIndex::of($this->costing->season)->isSold($plan->crop) || $plan->crop->wanted > self::MOST_WANTED
+        if ($plan === null || ! SeasonIndex::fromSeason($this->costing->season)->isSold($plan->crop) || $plan->crop->wanted > self::MOST_WANTED
             || $plan->stages[0]->days() > self::LATEST_DAYS) {
             return null;
         }
@@ -133,7 +133,7 @@ final readonly class Sowings
     private function sowings(CropPlan $plan): TwoSowings
     {
         $crop = $plan->crop;
-        $offers = SeasonIndex::of($this->costing->season)->offersFor($crop);
+        $offers = SeasonIndex::fromSeason($this->costing->season)->offersFor($crop);
         $prices = $offers === [] ? [] : Basket::prices($offers, Basket::plantsNeeded($crop->wanted, $crop->boughtLoss));
         $missing = array_map(
             fn (int $k): float => $offers === [] ? 0.0 : $prices[Basket::plantsNeeded($k, $crop->boughtLoss)], range(0, $crop->wanted),

@@ -186,7 +186,7 @@ final class TwoSowings
         foreach (TwoValues::WEIGHTS as $s => $season) {
             $row = [];
             foreach (TwoValues::WEIGHTS as $p => $packet) {
-                $of = $this->looks["{$s} {$p} {$n}"] ??= Binomial::of($n, $this->rate($s, $p));
+                $of = $this->looks["{$s} {$p} {$n}"] ??= Binomial::withTrials($n, $this->rate($s, $p));
                 $row[] = $season * $packet * $of->mass($up);
             }
             $weights[] = $row;

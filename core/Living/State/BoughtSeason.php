@@ -24,7 +24,7 @@ final readonly class BoughtSeason
     }
 
     /** @param  list<Purchase>  $purchases */
-    public static function of(Season $season, array $purchases): self
+    public static function withPurchases(Season $season, array $purchases): self
     {
         $packs = [];
         foreach ($purchases as $one) {

@@ -118,7 +118,7 @@ final readonly class Jobs
             }
         }
         array_push($jobs, ...$this->said?->evenings() ?? [], ...$this->said?->hardening($this->names()) ?? []);
-        $habits = Habits::of($this->books->season()->meta);
+        $habits = Habits::fromMeta($this->books->season()->meta);
         $jobs = array_map(function (Job $job) use ($habits): Job {
             $job = $this->withState($job);
 

@@ -146,7 +146,7 @@ final readonly class Session
             $names[$id] = $stage->container->name ?? '';
         }
 
-        return self::list(array_map(fn (string $id, float $n): string => max(1, Ceiling::of($n)).' × '.$names[$id], array_keys($units), array_values($units)));
+        return self::list(array_map(fn (string $id, float $n): string => max(1, Ceiling::roundUp($n)).' × '.$names[$id], array_keys($units), array_values($units)));
     }
 
     /** @param  list<Task>  $tasks */

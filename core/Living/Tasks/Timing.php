@@ -72,7 +72,7 @@ final readonly class Timing
     /** The first cell or pot in which it stands longer than is good for it. */
     private function outgrown(CropPlan $plan, SpeciesFacts $facts): ?TimingNote
     {
-        foreach (StandingTime::of($plan, $facts->raising) as $stay) {
+        foreach (StandingTime::forPlan($plan, $facts->raising) as $stay) {
             if ($stay->too_long) {
                 return new TimingNote($plan->crop->id, 'outgrown', "{$plan->lot->variety} stands {$stay->days} days in {$stay->container}; about {$stay->most}"
                     .' are good for it. Move it on sooner, or give it more room.');

@@ -32,7 +32,7 @@ final readonly class Grid
     }
 
     /** @param  ?int  $columns  as somebody counted them */
-    public static function of(Container $container, ?int $columns = null): self
+    public static function forContainer(Container $container, ?int $columns = null): self
     {
         $sites = $container->sitesPerUnit;
         if ($sites === 1) {
@@ -43,13 +43,13 @@ final readonly class Grid
         }
         $columns ??= self::columns($sites);
 
-        return new self($columns, Ceiling::of($sites / $columns), $sites, false);
+        return new self($columns, Ceiling::roundUp($sites / $columns), $sites, false);
     }
 
     /** Rows that so many sites take. */
     public function rowsFor(int $sites): int
     {
-        return Ceiling::of($sites / $this->columns);
+        return Ceiling::roundUp($sites / $this->columns);
     }
 
     private static function columns(int $sites): int

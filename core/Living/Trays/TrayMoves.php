@@ -53,9 +53,9 @@ final readonly class TrayMoves
         // As they follow each other, in as many rows as they take now; what finds no room any more is laid out by itself.
         $runs = [];
         $row = $tray->label_row ? 2 : 1;
-        $rows = Ceiling::of($tray->sites / $columns);
+        $rows = Ceiling::roundUp($tray->sites / $columns);
         foreach ($tray->runs as $run) {
-            $needed = Ceiling::of($run->sites / $columns);
+            $needed = Ceiling::roundUp($run->sites / $columns);
             if ($row + $needed - 1 <= $rows) {
                 $runs[] = self::run($run, $row, $at);
                 $row += $needed;

@@ -205,7 +205,7 @@ final class Trays
     {
         $said = array_column($this->books->season()->trays, null, 'id')[$id] ?? null;
         $columns = $said !== null && $said->container === $run->container->id ? $said->columns : null;
-        $grid = Grid::of($run->container, $columns);
+        $grid = Grid::forContainer($run->container, $columns);
 
         return $this->trays[$id] ??= new Layout($id, $run->container->id, $grid, $this->labelRow && ! $grid->byTens && $grid->rows > 1, $said !== null);
     }

@@ -45,7 +45,7 @@ final readonly class Emerging
         $sown = self::sown($this->books, $this->log);
         foreach ($this->books->plans as $plan) {
             if (isset($sown[$plan->crop->id])) {
-                $due[$plan->crop->id] = $this->of($plan, $sown[$plan->crop->id]);
+                $due[$plan->crop->id] = $this->due($plan, $sown[$plan->crop->id]);
             }
         }
 
@@ -67,7 +67,7 @@ final readonly class Emerging
         return $sown;
     }
 
-    private function of(CropPlan $plan, int $sown): Due
+    private function due(CropPlan $plan, int $sown): Due
     {
         $strays = $plan->stages[0]->place->outdoors ? self::STRAYS_OUTDOORS_C : self::STRAYS_INDOORS_C;
         $planned = $sown + $plan->sown->up - $plan->sown->on;

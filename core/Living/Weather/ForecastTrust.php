@@ -31,7 +31,7 @@ final readonly class ForecastTrust
     }
 
     /** With the nights up to that day's dawn. */
-    public static function of(WeatherBook $book, int $before): self
+    public static function fromWeather(WeatherBook $book, int $before): self
     {
         $known = array_filter(self::course($book), fn (int $made): bool => $made < $before, ARRAY_FILTER_USE_KEY);
 

@@ -33,9 +33,9 @@ final readonly class FrostChance
      * @param  float  $coldC  °C at which it dies
      * @return ?self null where nobody knows
      */
-    public static function of(WeatherBook $book, Season $season, float $coldC): ?self
+    public static function fromWeather(WeatherBook $book, Season $season, float $coldC): ?self
     {
-        $frosts = Frosts::of(FrostYears::last($book, $season->lastFrost, $coldC));
+        $frosts = Frosts::fromYears(FrostYears::last($book, $season->lastFrost, $coldC));
         if ($frosts->spread_days !== null) {
             return new self($frosts, 0.0, 0.0, count($frosts->years));
         }

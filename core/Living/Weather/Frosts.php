@@ -46,7 +46,7 @@ final readonly class Frosts
     ) {
     }
 
-    public static function of(FrostYears $found): self
+    public static function fromYears(FrostYears $found): self
     {
         $days = [];
         foreach ($found->years as ['days' => $day]) {

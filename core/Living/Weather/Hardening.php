@@ -41,7 +41,7 @@ final readonly class Hardening
      * @param  int  $from  day number on which it first stood outdoors
      * @return ?self null where it is not hardened off, or that is far from today
      */
-    public static function of(CropPlan $plan, Hardiness $hardiness, OpenAir $weather, int $from): ?self
+    public static function forPlan(CropPlan $plan, Hardiness $hardiness, OpenAir $weather, int $from): ?self
     {
         $stage = $plan->stages[count($plan->stages) - 1];
         $isHardened = $stage->place->outdoors && $stage->container !== null && ! $plan->stages[0]->place->outdoors;

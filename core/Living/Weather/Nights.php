@@ -35,7 +35,7 @@ final readonly class Nights
     }
 
     /** @return ?Night null where nobody has forecast it, or nothing stands outdoors */
-    public function of(int $evening): ?Night
+    public function night(int $evening): ?Night
     {
         $said = $this->weather->book->forecast($evening + 1, min($evening, $this->weather->today));
         $outside = $said === null ? [] : $this->plants->on($evening);
@@ -85,7 +85,7 @@ final readonly class Nights
     {
         $nights = [];
         for ($evening = $from; $evening <= $to; $evening++) {
-            $night = $this->of($evening);
+            $night = $this->night($evening);
             $night === null ?: $nights[] = $night;
         }
 

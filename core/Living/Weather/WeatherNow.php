@@ -53,7 +53,7 @@ final readonly class WeatherNow
             }
             $bed = $this->coldBed($plan, $plants);
             $bed === null ?: $beds[$plan->crop->id] = $bed;
-            $hardens = Hardening::of($plan, $plants->hardinessOf($plan->crop->id), $this->air, $plants->outSince($plan));
+            $hardens = Hardening::forPlan($plan, $plants->hardinessOf($plan->crop->id), $this->air, $plants->outSince($plan));
             $hardens === null ?: $hardening[$plan->crop->id] = $hardens;
         }
         [$this->coldBeds, $this->hardening] = [$beds, $hardening];

@@ -21,7 +21,7 @@ final readonly class Basket
     /** Plants to buy so that the wanted ones are left after the losses. */
     public static function plantsNeeded(int $wanted, float $loss): int
     {
-        return Ceiling::of($wanted / (1.0 - $loss));
+        return Ceiling::roundUp($wanted / (1.0 - $loss));
     }
 
     /**

@@ -37,7 +37,7 @@ final readonly class BenchDays
     }
 
     /** @return list<self> every indoor place on which something stands */
-    public static function of(SetupBooks $books): array
+    public static function fromBooks(SetupBooks $books): array
     {
         $days = [];
         foreach ($books->energy()->places as $energy) {

@@ -110,7 +110,7 @@ final class ContainerBook implements Book
     public function unitsNeeded(Container $container): int
     {
         return $container->singleUse
-            ? Ceiling::of($this->singleUse[$container->id] ?? 0.0)
+            ? Ceiling::roundUp($this->singleUse[$container->id] ?? 0.0)
             : ($this->durable[$container->id] ?? null)->unitsNeeded ?? 0;
     }
 
@@ -121,7 +121,7 @@ final class ContainerBook implements Book
     private function durableUse(array $byCrop, array $weights, float $perUnit, int $owned, float $price, float $life): DurableUse
     {
         $season = $this->index->season;
-        $use = new DurableUse(PeakUse::of(array_merge(...array_values($byCrop))), $perUnit, $season->chargeOwned ? 0 : $owned,
+        $use = new DurableUse(PeakUse::fromUses(array_merge(...array_values($byCrop))), $perUnit, $season->chargeOwned ? 0 : $owned,
             CapitalRecovery::share($price, $life, $season->discountRate), $byCrop, $weights);
         foreach (array_keys($byCrop) as $crop) {
             $this->usedBy[$crop][] = $use;

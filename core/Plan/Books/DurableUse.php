@@ -50,7 +50,7 @@ final readonly class DurableUse
 
     private function units(float $inUse): int
     {
-        return max(0, Ceiling::of($inUse / $this->perUnit));
+        return max(0, Ceiling::roundUp($inUse / $this->perUnit));
     }
 
     private function chargeFor(int $units): float

@@ -26,7 +26,7 @@ final class PeakUse
     }
 
     /** @param  list<array{int, int, float}>  $uses */
-    public static function of(array $uses): self
+    public static function fromUses(array $uses): self
     {
         $steps = [];
         foreach ($uses as [$start, $end, $amount]) {

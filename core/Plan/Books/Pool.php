@@ -59,6 +59,6 @@ final readonly class Pool
     /** Packs to buy for a need beyond the stock. */
     public function packs(float $need): int
     {
-        return max(0, Ceiling::of(($need - $this->stock) / $this->perPack));
+        return max(0, Ceiling::roundUp(($need - $this->stock) / $this->perPack));
     }
 }

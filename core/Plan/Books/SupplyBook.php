@@ -19,7 +19,7 @@ final readonly class SupplyBook implements Book
     /** @param  list<CropPlan>  $plans */
     public function __construct(array $plans, SeasonIndex $index)
     {
-        $this->uses = array_map(fn (CropPlan $plan): SupplyUse => SupplyUse::of($plan, $index), $plans);
+        $this->uses = array_map(fn (CropPlan $plan): SupplyUse => SupplyUse::forPlan($plan, $index), $plans);
         $needs = $pools = [];
         foreach ($this->uses as $use) {
             foreach ($use->amounts as $supply => $heads) {

@@ -19,7 +19,7 @@ final readonly class SupplyUse
     {
     }
 
-    public static function of(CropPlan $plan, SeasonIndex $index): self
+    public static function forPlan(CropPlan $plan, SeasonIndex $index): self
     {
         $amounts = [];
         $add = function (string $supply, Head $head, float $amount) use (&$amounts): void {

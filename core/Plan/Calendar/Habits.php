@@ -23,7 +23,7 @@ final readonly class Habits
     }
 
     /** What cannot be read is left out. */
-    public static function of(?stdClass $meta): self
+    public static function fromMeta(?stdClass $meta): self
     {
         $habits = $meta !== null && ($meta->habits ?? null) instanceof stdClass ? $meta->habits : new stdClass;
         $days = is_array($habits->sow_days ?? null) ? array_values(array_filter($habits->sow_days, is_int(...))) : [];

@@ -36,7 +36,7 @@ final readonly class Timetable
      *     in a cold room is sown earlier, and does not grow the less: a stage that rests takes what growth needs
      * @return self|Failure why the seed does not come up
      */
-    public static function of(
+    public static function forCrop(
         Season $season,
         Crop $crop,
         Method $method,
@@ -48,7 +48,7 @@ final readonly class Timetable
         $days[0] = 0;
         $rest = array_keys(array_filter($method->stages, fn (Stage $stage): bool => $stage->isRest()))[0] ?? null;
         if ($rest !== null) {
-            $days[$rest] = max(1, Ceiling::of(self::WEEK * (float) $weeks * $method->weeksShare) - $first->leastDays() - array_sum($days));
+            $days[$rest] = max(1, Ceiling::roundUp(self::WEEK * (float) $weeks * $method->weeksShare) - $first->leastDays() - array_sum($days));
         }
         $target = self::target($season, $crop)->number;
         $fixed = self::fixedSowing($season, $crop, $method, $outdoors[0]);

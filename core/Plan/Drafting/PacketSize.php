@@ -31,7 +31,7 @@ final readonly class PacketSize
     }
 
     /** @return list<self> by number of seeds */
-    public static function of(SpeciesFacts $facts): array
+    public static function forSpecies(SpeciesFacts $facts): array
     {
         $sizes = [$facts->seedsPerPacket => new self($facts->seedsPerPacket, $facts->packetPrice)];
         foreach (CatalogueFile::rows('packets') as $row) {
@@ -50,7 +50,7 @@ final readonly class PacketSize
     {
         $need = $wanted * self::SEEDS_A_PLANT[in_array($facts->raising, [Raising::Root, Raising::Cell], true) && $facts->bedSowOffsetDays !== null && ! $facts->tender ? 'bed' : 'cell'];
         $best = null;
-        foreach (self::of($facts) as $size) {
+        foreach (self::forSpecies($facts) as $size) {
             $cost = ceil($need / $size->seeds) * $size->price;
             $isUsual = $size->seeds === $facts->seedsPerPacket;
             if ($best === null || $cost < $best[0] - 1e-9 || ($isUsual && $cost <= $best[0] + 1e-9)) {

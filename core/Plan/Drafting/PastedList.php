@@ -72,8 +72,8 @@ final readonly class PastedList
     /** "Lettuce, Little Gem, 12": a cell that says more of the crop before it, and is none of its own. */
     private function goesWith(string $before, string $part): bool
     {
-        $has = WrittenAmount::of($before);
-        $is = WrittenAmount::of($part);
+        $has = WrittenAmount::parse($before);
+        $is = WrittenAmount::parse($part);
         if ($this->names->find($before) === null && preg_match('/\p{L}/u', $before) === 1) {
             // A variety before its species: "Brandywine, tomato, 4".
             return ! self::saysHowMany($has) && $this->names->nearest($before) !== [] && ! self::isWhole($is);
@@ -100,7 +100,7 @@ final readonly class PastedList
     private function line(string $entry): PastedLine
     {
         $isAutumn = preg_match(self::AUTUMN, $entry) === 1;
-        $amount = WrittenAmount::of(trim((string) preg_replace(self::AUTUMN, ' ', $entry)));
+        $amount = WrittenAmount::parse(trim((string) preg_replace(self::AUTUMN, ' ', $entry)));
         $instead = $this->notFromSeed($amount->words);
         $found = $instead === null ? $this->names->find($amount->words) : null;
         $variety = mb_substr($found === null ? $amount->words : $this->names->variety($amount->words, $found), 0, self::MOST_LETTERS);

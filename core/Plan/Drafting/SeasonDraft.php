@@ -136,7 +136,7 @@ final class SeasonDraft
     {
         $row = $this->catalogue->seasonRow($list, $id, $this->currency());
         if (($this->document->units ?? '') === 'us' && is_string($row['name'] ?? null)) {
-            $row['name'] = NameInUsUnits::of($row['name']);
+            $row['name'] = NameInUsUnits::convert($row['name']);
         }
 
         return $row;
@@ -159,7 +159,7 @@ final class SeasonDraft
     public function packet(PacketSize $size): array
     {
         $currency = $this->currency();
-        $price = $currency === PriceLevel::OWN ? $size->price : PriceLevel::of($currency)->price($size->price);
+        $price = $currency === PriceLevel::OWN ? $size->price : PriceLevel::forCurrency($currency)->price($size->price);
 
         return ['packet_price' => $price, 'seeds_per_packet' => $size->seeds];
     }

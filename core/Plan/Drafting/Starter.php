@@ -44,7 +44,7 @@ final readonly class Starter
     public static function season(string $name, Day $lastFrost, float $rate, string $currency, bool $metric, array $have,
         ?Day $firstFrost = null, bool $frostless = false): stdClass
     {
-        PriceLevel::of($currency);
+        PriceLevel::forCurrency($currency);
         $draft = new SeasonDraft(
             SeasonDraft::object([
                 'format' => Season::FORMAT,

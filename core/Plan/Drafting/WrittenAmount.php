@@ -60,7 +60,7 @@ final readonly class WrittenAmount
         return count($last) > 1 && preg_match('/^\p{L}.*\d$/u', $entry) === 1 ? $last : [$entry];
     }
 
-    public static function of(string $entry): self
+    public static function parse(string $entry): self
     {
         $text = ' '.self::inDigits($entry).' ';
         $text = (string) preg_replace('/(?<=[\s(~])(?:'.self::ABOUT.')(?=\s+\d)|~\s*(?=\d)/iu', '', $text);

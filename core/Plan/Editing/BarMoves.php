@@ -25,7 +25,7 @@ final readonly class BarMoves
     public function sowing(string $crop, int $by): array
     {
         $plan = $this->plan($crop);
-        $day = Habits::of($this->books->season()->meta)->nearest($plan->sowOn() + $by);
+        $day = Habits::fromMeta($this->books->season()->meta)->nearest($plan->sowOn() + $by);
 
         return [
             'label' => "sowing date, {$plan->lot->variety}",

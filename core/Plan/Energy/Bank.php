@@ -17,7 +17,7 @@ final readonly class Bank
     }
 
     /** @param  list<float>  $flats  of each fixture, in order */
-    public static function of(array $flats): self
+    public static function fromFlats(array $flats): self
     {
         $sum = 0.0;
 
@@ -40,7 +40,7 @@ final readonly class Bank
     /** How many are on for so many flats. */
     public function onFor(float $flats): int
     {
-        $whole = Ceiling::of($flats);
+        $whole = Ceiling::roundUp($flats);
         if ($whole <= 0) {
             return 0;
         }

@@ -27,7 +27,7 @@ final readonly class DailyLightIntegral
     {
         $sum = $flats = 0.0;
         foreach ($lights as $light) {
-            $dose = self::of($light);
+            $dose = self::forLight($light);
             if ($dose !== null) {
                 $sum += $dose * $light->flats;
                 $flats += $light->flats;
@@ -43,7 +43,7 @@ final readonly class DailyLightIntegral
         return $dose < self::DIM - 1e-9;
     }
 
-    public static function of(Light $light): ?float
+    public static function forLight(Light $light): ?float
     {
         return $light->ppfUmolS === null ? null
             : self::ON_TARGET * $light->ppfUmolS / ($light->flats * self::FLAT_M2) * $light->hoursPerDay * 0.0036;

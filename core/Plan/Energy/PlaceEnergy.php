@@ -73,9 +73,9 @@ final class PlaceEnergy
         array $mats,
         array $appliances,
     ) {
-        $this->lamps = Bank::of(array_map(fn (Light $light): float => $light->flats, $lights));
+        $this->lamps = Bank::fromFlats(array_map(fn (Light $light): float => $light->flats, $lights));
         $this->lampDose = DailyLightIntegral::ofAll($lights);
-        $this->mats = Bank::of(array_map(fn (Mat $mat): float => $mat->flats, $mats));
+        $this->mats = Bank::fromFlats(array_map(fn (Mat $mat): float => $mat->flats, $mats));
         $credit = $electricity->heatCredit;
         $rate = $credit === null || ! $place->heated ? 0.0 : $credit->fraction * $credit->pricePerKwh;
         $days = count($load->standing);

@@ -66,7 +66,7 @@ final readonly class FirstStage
         if (! $this->stage->untilEmergence()) {
             return new Sown($day, $this->stage->givenDays(), $day + $this->stage->givenDays());
         }
-        $days = Ceiling::of((float) $this->daysToEmerge * $this->emergenceFactor);
+        $days = Ceiling::roundUp((float) $this->daysToEmerge * $this->emergenceFactor);
 
         return new Sown($day, $days + $this->stage->extraDays, $day + $days);
     }

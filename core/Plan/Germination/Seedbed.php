@@ -45,7 +45,7 @@ final class Seedbed
     {
         $days = array_filter(array_column($this->table, 'days'), fn (mixed $one): bool => $one !== null);
 
-        return $days === [] ? 1 : max(1, Ceiling::of($emergenceFactor * min($days)));
+        return $days === [] ? 1 : max(1, Ceiling::roundUp($emergenceFactor * min($days)));
     }
 
     /** What is sown on a day. */

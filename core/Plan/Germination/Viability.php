@@ -40,7 +40,7 @@ final readonly class Viability
     ) {
     }
 
-    public static function of(SeedLot $lot, Species $species, int $year): self
+    public static function forLot(SeedLot $lot, Species $species, int $year): self
     {
         $fresh = self::cut($lot->germination ?? $species->freshGermination);
         $age = max(0, $year - $lot->packedFor);

@@ -15,7 +15,7 @@ use JollyPenny\Core\Season\Setup;
 final readonly class Inputs
 {
     /** @return iterable<array{LedgerInput, Season}> */
-    public static function of(Season $season, Setup $setup, SetupBooks $books): iterable
+    public static function forSetup(Season $season, Setup $setup, SetupBooks $books): iterable
     {
         yield from self::consumed($season, $books);
         yield from self::durable($season, $books);

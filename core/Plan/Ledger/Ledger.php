@@ -44,7 +44,7 @@ final readonly class Ledger
     ) {
     }
 
-    public static function of(SeasonCosting $costing, Setup $setup): self
+    public static function forSetup(SeasonCosting $costing, Setup $setup): self
     {
         $season = $costing->season;
         $result = $costing->setup($setup);
@@ -55,7 +55,7 @@ final readonly class Ledger
             fn (CropResult $crop): array => array_map(fn (Head $head): float => ($crop->heads[$head->value] ?? 0.0) * $coins, $used),
             $result->crops,
         );
-        [$cells, $sums, $columns, $all] = TwoWayRounding::of($table);
+        [$cells, $sums, $columns, $all] = TwoWayRounding::controlled($table);
         $money = fn (int $amount): float => $amount / $coins;
         $rows = [];
         foreach ($result->crops as $n => $crop) {

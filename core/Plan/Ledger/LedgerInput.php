@@ -63,6 +63,6 @@ final readonly class LedgerInput
 
         return $this->leftover === Leftover::Keep
             ? $price * max($this->need / $pack, $this->least)
-            : $price * (min($this->need, $stock) / $pack + max(0, Ceiling::of(($this->need - $stock) / $pack)));
+            : $price * (min($this->need, $stock) / $pack + max(0, Ceiling::roundUp(($this->need - $stock) / $pack)));
     }
 }

@@ -33,13 +33,13 @@ final class LedgerParts
         $this->result = $costing->setup($setup);
         $books = $costing->books($setup);
         $this->seed($books);
-        foreach (Inputs::of($season, $setup, $books) as [$input, $dearer]) {
+        foreach (Inputs::forSetup($season, $setup, $books) as [$input, $dearer]) {
             $this->add($input, $this->more($dearer, $input->path[0] !== 'containers'));
         }
         $this->nursery($books);
     }
 
-    public static function of(SeasonCosting $costing, Setup $setup): self
+    public static function forSetup(SeasonCosting $costing, Setup $setup): self
     {
         return new self($costing->season, $setup, $costing);
     }

@@ -29,7 +29,7 @@ final class TwoWayRounding
      * @param  list<list<float>>  $table  rows of equal length, in coins
      * @return array{list<list<int>>, list<int>, list<int>, int} cells, sums of rows, sums of columns, the whole
      */
-    public static function of(array $table): array
+    public static function controlled(array $table): array
     {
         $cells = (new self($table))->round();
         $rows = array_map(fn (array $row): int => (int) array_sum($row), $cells);

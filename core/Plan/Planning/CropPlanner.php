@@ -77,19 +77,19 @@ final class CropPlanner
         $place = $this->index->places[$method->stages[0]->place];
         $first = new FirstStage($method->stages[0], $this->seedbed($species, $place, $light, $mat), $species->daysToEmerge,
             $lot->emergenceFactor);
-        $timetable = Timetable::of($season, $crop, $method, $outdoors, $first, $species->weeks);
+        $timetable = Timetable::forCrop($season, $crop, $method, $outdoors, $first, $species->weeks);
         if ($timetable instanceof Failure) {
             return Warning::from($timetable->value);
         }
-        $frost = Frost::of($species->tender, $season, $crop, $timetable, $outdoors[0]);
+        $frost = Frost::forCrop($species->tender, $season, $crop, $timetable, $outdoors[0]);
         if ($frost === Frost::Kills) {
             return Warning::Frost;
         }
-        $viability = Viability::of($lot, $species, $season->year);
+        $viability = Viability::forLot($lot, $species, $season->year);
         $relative = $timetable->sown->relative;
         [$bad, $good] = TwoValues::around($viability->value, $viability->deviation());
         $g = $viability->value * $relative;
-        $sowing = $this->sower->plan($method, $crop, Chain::of($method, $crop, $g, [$bad * $relative, $good * $relative], $season));
+        $sowing = $this->sower->plan($method, $crop, Chain::forCrop($method, $crop, $g, [$bad * $relative, $good * $relative], $season));
 
         return $sowing === null ? Warning::CannotReach : new CropPlan(
             $crop,
@@ -131,7 +131,7 @@ final class CropPlanner
                 if ($i > 0) {
                     $plants =
                         $crop->moveOn === MoveOn::All ? $sowing->aliveBefore[$pottedOn] : min($sowing->caps[$pottedOn], $sowing->units);
-                    $sites = Ceiling::of($plants / $stage->plantsPerSite);
+                    $sites = Ceiling::roundUp($plants / $stage->plantsPerSite);
                     $pottedOn++;
                 }
             }

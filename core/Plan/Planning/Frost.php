@@ -38,7 +38,7 @@ enum Frost
     }
 
     /** @param  bool  $outdoors  whether it germinates outdoors */
-    public static function of(bool $tender, Season $season, Crop $crop, Timetable $timetable, bool $outdoors): self
+    public static function forCrop(bool $tender, Season $season, Crop $crop, Timetable $timetable, bool $outdoors): self
     {
         $last = $crop->anchor === Anchor::LastFrost ? $season->lastFrost->number : null;
         $plantedOut = $timetable->stages[count($timetable->stages) - 1][1];

@@ -62,7 +62,7 @@ final readonly class Together
     {
         $shares = array_values($shares);
 
-        return $this->known->of($this->saying('useful', $shares, array_keys($this->plans)), fn (): array => $this->percentiles(
+        return $this->known->recall($this->saying('useful', $shares, array_keys($this->plans)), fn (): array => $this->percentiles(
             fn (int $crop, int $finished): int => min($finished, $this->plans[$crop]->crop->wanted),
             array_keys($this->plans),
             ...$shares,
@@ -77,7 +77,7 @@ final readonly class Together
      */
     public function missingAtMost(array $parts, int $most, int $asked): array
     {
-        return $this->known->of($this->saying('missing', [$parts, $most, $asked], array_keys($parts)), function () use ($parts, $most, $asked): array {
+        return $this->known->recall($this->saying('missing', [$parts, $most, $asked], array_keys($parts)), function () use ($parts, $most, $asked): array {
             $missing = $this->sum(
                 fn (int $crop, int $finished): int => $parts[$crop][max(0, $this->plans[$crop]->crop->wanted - $finished)],
                 array_keys($parts),

@@ -35,7 +35,7 @@ final readonly class Filling
     }
 
     /** @param  float  $mixPerL  money for a litre of what it is filled with */
-    public static function of(Container $container, Season $season, ?string $mix, float $mixPerL, float $fill): self
+    public static function forContainer(Container $container, Season $season, ?string $mix, float $mixPerL, float $fill): self
     {
         $sites = $container->sitesPerUnit;
         $each = $container->unitPrice() / $sites;

@@ -32,7 +32,7 @@ final readonly class Potting
     ) {
     }
 
-    public static function of(SetupBooks $books): self
+    public static function fromBooks(SetupBooks $books): self
     {
         $season = $books->season();
         $byMix = $byCrop = $inUse = [];
@@ -83,7 +83,7 @@ final readonly class Potting
         $fillings = [];
         foreach ($season->containers as $container) {
             [$mix, $fill] = $filledWith[$container->id] ?? [null, 1.0];
-            $fillings[] = Filling::of($container, $season, $mix, $mix === null ? 0.0 : self::perLitre($books, $mix), $fill);
+            $fillings[] = Filling::forContainer($container, $season, $mix, $mix === null ? 0.0 : self::perLitre($books, $mix), $fill);
         }
 
         return $fillings;

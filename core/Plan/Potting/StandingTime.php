@@ -32,7 +32,7 @@ final readonly class StandingTime
         'potted' => 1.0, 'cell' => 1.0, 'clump' => 1.6, 'blanket' => 1.6];
 
     /** @return list<ContainerStay> of each filling whose volume is known */
-    public static function of(CropPlan $plan, Raising $raising): array
+    public static function forPlan(CropPlan $plan, Raising $raising): array
     {
         $stays = [];
         foreach ($plan->stages as $i => $stage) {
@@ -60,7 +60,7 @@ final readonly class StandingTime
         $stays = [];
         foreach ($books->plans as $plan) {
             $facts = $catalogue->recognise(SeasonDraft::kinIn($plan->species->meta), $plan->species->name);
-            array_push($stays, ...$facts === null ? [] : self::of($plan, $facts->raising));
+            array_push($stays, ...$facts === null ? [] : self::forPlan($plan, $facts->raising));
         }
 
         return $stays;

@@ -108,7 +108,7 @@ final readonly class StirOrBuy
 
     private static function packs(Supply $supply, float $need, float $stock): int
     {
-        return max(0, Ceiling::of(($need - $stock) / $supply->usablePerPack()));
+        return max(0, Ceiling::roundUp(($need - $stock) / $supply->usablePerPack()));
     }
 
     /**

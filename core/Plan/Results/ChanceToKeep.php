@@ -20,7 +20,7 @@ final readonly class ChanceToKeep
      * @param  float  $buying  money for buying all that is supplied and on offer
      * @return ?float null where nothing that somebody sells is grown, or buying costs nothing
      */
-    public static function of(SetupBooks $books, array $crops, float $buying): ?float
+    public static function probability(SetupBooks $books, array $crops, float $buying): ?float
     {
         $onOffer = $books->onOffer();
         $part = $buying / self::PARTS;

@@ -28,7 +28,7 @@ final readonly class CropAccount
     {
     }
 
-    public function of(Crop $crop): CropResult
+    public function result(Crop $crop): CropResult
     {
         $method = $this->books->setup->methodFor($crop->id);
         $basket = $this->books->nursery->basket($crop);
@@ -118,7 +118,7 @@ final readonly class CropAccount
             per_finished_high: self::quotient($cost, $finish->usefulLow),
             extra_cost: $extra,
             buy_cost: $buying,
-            verdict: Verdict::of($cost + (float) $short, $extra + (float) $short, $buying)->value,
+            verdict: Verdict::forCost($cost + (float) $short, $extra + (float) $short, $buying)->value,
             income: self::income($plan),
             hours: Labour::hours($plan, $this->books->supplies->uses[$index]),
             stages: array_map($this->stage(...), $plan->stages),

@@ -20,7 +20,7 @@ final readonly class Crowding
     {
     }
 
-    public static function of(EnergyBook $book): self
+    public static function fromEnergy(EnergyBook $book): self
     {
         $places = [];
         $any = [];

@@ -35,7 +35,7 @@ final readonly class SeasonCosting
      */
     public function __construct(public Season $season, ?self $like = null, array $but = [], public Known $known = new Known())
     {
-        $this->index = SeasonIndex::of($season);
+        $this->index = SeasonIndex::fromSeason($season);
         $this->planner = $like === null ? new CropPlanner($this->index, known: $known) : $this->planner($like, $but);
         $this->nursery = $like !== null && ! in_array('nursery', $but, true) ? $like->nursery : new NurseryBook($this->index);
         $this->results = new WeakMap();
@@ -61,7 +61,7 @@ final readonly class SeasonCosting
 
     public function setup(Setup $setup): SetupResult
     {
-        return $this->results[$setup] ??= SetupCosting::of($this->books($setup));
+        return $this->results[$setup] ??= SetupCosting::result($this->books($setup));
     }
 
     /** @return array{format: string, version: int, setups: list<SetupResult>} the result, as it is printed and sent */

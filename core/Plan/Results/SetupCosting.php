@@ -13,11 +13,11 @@ use JollyPenny\Core\Plan\Sowing\Finish;
 /** A set-up's figures out of its books. Costing rules, section 8. */
 final readonly class SetupCosting
 {
-    public static function of(SetupBooks $books): SetupResult
+    public static function result(SetupBooks $books): SetupResult
     {
         $season = $books->season();
         $account = new CropAccount($books);
-        $crops = array_map($account->of(...), $season->crops);
+        $crops = array_map($account->result(...), $season->crops);
         $heads = Head::none();
         foreach ($crops as $crop) {
             foreach ($crop->heads ?? [] as $head => $amount) {
@@ -32,8 +32,8 @@ final readonly class SetupCosting
         $fill = new FillingTheList($crops, $books);
         // Plants somebody wants, of all grown crops together.
         [$low, $high] = $books->together->useful(Finish::LOW, Finish::HIGH);
-        $crowding = Crowding::of($books->energy());
-        $shopping = ShoppingList::of($books);
+        $crowding = Crowding::fromEnergy($books->energy());
+        $shopping = ShoppingList::fromBooks($books);
         $lights = self::lights($books);
 
         return new SetupResult(
@@ -63,7 +63,7 @@ final readonly class SetupCosting
             nursery_per_plant: $fill->buyTotal === null ? null : CropAccount::quotient($fill->buyTotal, $fill->plantsSupplied),
             same_per_plant: $fill->samePerPlant,
             keep: $fill->keep,
-            p_keep: $fill->buyTotal === null ? null : ChanceToKeep::of($books, $crops, $fill->buyTotal),
+            p_keep: $fill->buyTotal === null ? null : ChanceToKeep::probability($books, $crops, $fill->buyTotal),
             income: $sum('income'),
             implied_wage: $fill->impliedWage,
             crowded_days: $crowding->days,
@@ -85,7 +85,7 @@ final readonly class SetupCosting
     private static function lights(SetupBooks $books): array
     {
         return array_map(
-            fn (string $id): array => ['id' => $id, 'dli' => DailyLightIntegral::of($books->index->lights[$id])],
+            fn (string $id): array => ['id' => $id, 'dli' => DailyLightIntegral::forLight($books->index->lights[$id])],
             $books->setup->lights,
         );
     }

@@ -12,7 +12,7 @@ use JollyPenny\Core\Season\Units\Ceiling;
 final readonly class ShoppingList
 {
     /** @return list<ShoppingLine> by kind, then in the order of the file */
-    public static function of(SetupBooks $books): array
+    public static function fromBooks(SetupBooks $books): array
     {
         $season = $books->season();
         $lines = [];
@@ -31,7 +31,7 @@ final readonly class ShoppingList
         }
         foreach ($season->containers as $container) {
             $missing = $books->containers->unitsNeeded($container) - $container->ownedUnits;
-            $add('container', $container->id, Ceiling::of($missing / $container->unitsPerPack), $container->packPrice);
+            $add('container', $container->id, Ceiling::roundUp($missing / $container->unitsPerPack), $container->packPrice);
         }
         foreach ($season->trayware as $tray) {
             $add(

@@ -17,7 +17,7 @@ enum Verdict: string
      * @param  float  $cost  own cost, shortfall bought included
      * @param  float  $extraCost  what it adds to the set-up, shortfall bought included
      */
-    public static function of(float $cost, float $extraCost, ?float $buying): self
+    public static function forCost(float $cost, float $extraCost, ?float $buying): self
     {
         return match (true) {
             $buying === null => self::GrowOnly,

@@ -19,7 +19,7 @@ final readonly class Binomial
     {
     }
 
-    public static function of(int $n, float $p): self
+    public static function withTrials(int $n, float $p): self
     {
         if ($p <= 0.0 || $n === 0) {
             return new self(0, [1.0]);

@@ -39,7 +39,7 @@ final readonly class Chain
      * @param  float  $g  probability that a seed comes up
      * @param  array{float, float}  $packets  the same from a bad packet and from a good one
      */
-    public static function of(Method $method, Crop $crop, float $g, array $packets, Season $season): self
+    public static function forCrop(Method $method, Crop $crop, float $g, array $packets, Season $season): self
     {
         $filled = array_map(fn (float $one): float => self::filled($method, $one), $packets);
         $untilFirst = $legs = $beyond = [];
@@ -99,7 +99,7 @@ final readonly class Chain
 
     private static function filled(Method $method, float $g): float
     {
-        return $method->pattern === Pattern::Community ? $g : Binomial::of($method->seedsPerSite, $g)->atLeast($method->minPlants);
+        return $method->pattern === Pattern::Community ? $g : Binomial::withTrials($method->seedsPerSite, $g)->atLeast($method->minPlants);
     }
 
     /** @return array{float, float} to what power every stage's survival goes in a bad season and in a good one */

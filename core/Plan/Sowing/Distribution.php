@@ -22,7 +22,7 @@ final readonly class Distribution
 
     public static function binomial(int $n, float $p): self
     {
-        $binomial = Binomial::of($n, $p);
+        $binomial = Binomial::withTrials($n, $p);
 
         return new self($binomial->first, $binomial->masses);
     }
@@ -76,7 +76,7 @@ final readonly class Distribution
             return $this;
         }
         $last = count($this->masses) - 1;
-        $first = Binomial::of($this->first, $survival)->first;
+        $first = Binomial::withTrials($this->first, $survival)->first;
         $masses = array_fill(0, $this->first + $last - $first + 1, 0.0);
         $row = null;
         foreach ($this->masses as $i => $mass) {

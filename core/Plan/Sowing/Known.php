@@ -31,7 +31,7 @@ final class Known
      * @param  Closure(): T  $workOut
      * @return T
      */
-    public function of(string $from, Closure $workOut): mixed
+    public function recall(string $from, Closure $workOut): mixed
     {
         $key = hash('xxh128', $from);
         if (array_key_exists($key, $this->used)) {

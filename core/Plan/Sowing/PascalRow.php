@@ -16,7 +16,7 @@ final class PascalRow
 
     public function __construct(int $n, private readonly float $p)
     {
-        $binomial = Binomial::of($n, $p);
+        $binomial = Binomial::withTrials($n, $p);
         [$this->first, $this->masses] = [$binomial->first, $binomial->masses];
     }
 

@@ -46,7 +46,7 @@ final readonly class SaidAmount
     }
 
     /** @throws InvalidArgumentException with what can be said */
-    public static function of(string $words, int $wanted, SeedLot $lot, Method $method, ?Container $container): self
+    public static function parse(string $words, int $wanted, SeedLot $lot, Method $method, ?Container $container): self
     {
         $said = (string) preg_replace('/\s+/u', ' ', mb_strtolower(trim($words, " .!\t\n")));
         $said = str_replace(['half a dozen', 'a dozen'], ['six', 'twelve'], $said);

@@ -40,9 +40,9 @@ final class Sower
             $caps = $this->caps($chain);
             $units = $this->decided($crop->sow->sites, $crop->sow->seeds, $method->seedsPerSite, $community);
         } else {
-            [$units, $caps] = $this->sized[$chain->key()] ??= $this->known->of("sized {$chain->key()}", fn (): array => $this->size($chain));
+            [$units, $caps] = $this->sized[$chain->key()] ??= $this->known->recall("sized {$chain->key()}", fn (): array => $this->size($chain));
             if ($units !== null && ! $community) {
-                $units = Ceiling::of($units / $method->roundSitesTo) * $method->roundSitesTo;
+                $units = Ceiling::roundUp($units / $method->roundSitesTo) * $method->roundSitesTo;
             }
         }
         if ($units === null || $caps === null) {
@@ -53,7 +53,7 @@ final class Sower
             $chain->q,
             $units,
             $community ? $units : $units * $method->seedsPerSite,
-            $community ? Ceiling::of($units / $method->seedsPerSite) : $units,
+            $community ? Ceiling::roundUp($units / $method->seedsPerSite) : $units,
             $caps,
             $this->aliveBefore($chain, $units),
             $this->finishes[$chain->key().'#'.$units] ??= $this->finish($chain, $units, $caps),
@@ -63,7 +63,7 @@ final class Sower
 
     private function decided(?int $sites, ?int $seeds, int $seedsPerSite, bool $community): int
     {
-        return $community ? $seeds ?? (int) $sites * $seedsPerSite : $sites ?? Ceiling::of((int) $seeds / $seedsPerSite);
+        return $community ? $seeds ?? (int) $sites * $seedsPerSite : $sites ?? Ceiling::roundUp((int) $seeds / $seedsPerSite);
     }
 
     /**
@@ -81,8 +81,8 @@ final class Sower
         foreach (array_keys($chain->legs[0]) as $j) {
             [$bad, $good] = array_map(fn (array $legs): float => (float) array_product(array_slice($legs, $j)), $chain->legs);
             [$b, $g] = TwoValues::WEIGHTS;
-            $cap = $this->smallest($chain, $b * $bad + $g * $good, fn (int $n): bool => $b * Binomial::of($n, $bad)->atLeast($chain->wanted)
-                + $g * Binomial::of($n, $good)->atLeast($chain->wanted) >= $sure);
+            $cap = $this->smallest($chain, $b * $bad + $g * $good, fn (int $n): bool => $b * Binomial::withTrials($n, $bad)->atLeast($chain->wanted)
+                + $g * Binomial::withTrials($n, $good)->atLeast($chain->wanted) >= $sure);
             if ($cap === null) {
                 return null;
             }
@@ -101,7 +101,7 @@ final class Sower
         }
         $sure = $chain->confidence - self::SURE;
         if ($caps === []) {
-            $chance = fn (int $n): float => $chain->overCases(fn (int $season, float $untilFirst): float => Binomial::of(
+            $chance = fn (int $n): float => $chain->overCases(fn (int $season, float $untilFirst): float => Binomial::withTrials(
                 $n,
                 $untilFirst * array_product($chain->legs[$season]),
             )->atLeast($chain->wanted));
@@ -109,7 +109,7 @@ final class Sower
             $enough = array_map(fn (array $legs): array => $this->chanceOfEnough($chain->wanted, $legs, $caps), $chain->legs);
             $chance = fn (int $n): float => $chain->overCases(
                 fn (int $season, float $untilFirst): float => $this->expected(
-                    Binomial::of($n, $untilFirst),
+                    Binomial::withTrials($n, $untilFirst),
                     $enough[$season],
                     $chain->wanted,
                     $caps[0],
@@ -154,9 +154,9 @@ final class Sower
      */
     private function tails(int $wanted, int $cap, float $p): array
     {
-        $tail = Binomial::of($cap, $p)->atLeast($wanted);
+        $tail = Binomial::withTrials($cap, $p)->atLeast($wanted);
         $tails = [$tail];
-        $mass = Binomial::of($cap, $p)->mass($wanted - 1);
+        $mass = Binomial::withTrials($cap, $p)->mass($wanted - 1);
         for ($n = $cap - 1; $n >= $wanted; $n--) {
             $mass *= ($n - $wanted + 2) / (($n + 1) * (1.0 - $p) ?: 1.0);
             $tail = max(0.0, $tail - $p * $mass);

@@ -108,15 +108,15 @@ final readonly class YearsCosting
                 $container->unitPrice(),
                 $use->unitsNeeded,
                 $container->ownedUnits,
-                Ceiling::of($container->lifeSeasons),
+                Ceiling::roundUp($container->lifeSeasons),
             );
         }
         foreach ($books->containers->trayware as $id => $use) {
             $tray = $books->index->trayware[$id];
-            $things[] = new DurableThing($tray->price, $use->unitsNeeded, $tray->ownedUnits, Ceiling::of($tray->lifeSeasons));
+            $things[] = new DurableThing($tray->price, $use->unitsNeeded, $tray->ownedUnits, Ceiling::roundUp($tray->lifeSeasons));
         }
         foreach ($books->equipment->items as $item) {
-            $things[] = new DurableThing($item->price, 1, $item->owned ? 1 : 0, Ceiling::of($item->lifeSeasons));
+            $things[] = new DurableThing($item->price, 1, $item->owned ? 1 : 0, Ceiling::roundUp($item->lifeSeasons));
         }
 
         return $things;

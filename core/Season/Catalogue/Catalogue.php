@@ -32,15 +32,15 @@ final class Catalogue
                 $tables[(string) $row['table']][] = $row;
             }
             foreach (CatalogueFile::rows('temperature-ranges') as $row) {
-                $ranges[self::RANGE.$row['range']] = TemperatureRange::of($row);
+                $ranges[self::RANGE.$row['range']] = TemperatureRange::fromRow($row);
             }
             self::$species = [];
             foreach (CatalogueFile::rows('species') as $row) {
                 $range = $ranges[(string) $row['germination_table']] ?? null;
                 $table = $tables[(string) $row['germination_table']] ?? [];
                 self::$species[(string) $row['id']] = $range === null
-                    ? SpeciesFacts::of($row, array_map(self::germinationRow(...), $table), isset($table[0]) ? (string) $table[0]['source'] : null)
-                    : SpeciesFacts::of($row, $range->table((float) $row['days_to_emerge']),
+                    ? SpeciesFacts::fromRow($row, array_map(self::germinationRow(...), $table), isset($table[0]) ? (string) $table[0]['source'] : null)
+                    : SpeciesFacts::fromRow($row, $range->table((float) $row['days_to_emerge']),
                         "minimum, optimum and maximum: {$range->source}; the straight lines between them are a rule of ours");
             }
         }
@@ -193,7 +193,7 @@ final class Catalogue
         return [
             'id' => (string) $row['id'],
             'name' => (string) $row['name'],
-            'us_name' => NameInUsUnits::of((string) $row['name']),
+            'us_name' => NameInUsUnits::convert((string) $row['name']),
             'price' => $price === null ? null : (float) $price,
             'kind' => isset($row['kind']) ? (string) $row['kind'] : null,
             'dose_per_l' => isset($row['dose_per_l']) ? (float) $row['dose_per_l'] : null,
@@ -244,7 +244,7 @@ final class Catalogue
         }
         foreach (self::PRICES as $key) {
             if (is_numeric($row[$key] ?? null) && $currency !== PriceLevel::OWN) {
-                $row[$key] = PriceLevel::of($currency)->price((float) $row[$key]);
+                $row[$key] = PriceLevel::forCurrency($currency)->price((float) $row[$key]);
             }
         }
 

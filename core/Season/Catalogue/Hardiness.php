@@ -19,7 +19,7 @@ final readonly class Hardiness
     {
     }
 
-    public static function of(?SpeciesFacts $species, bool $isTender): self
+    public static function forSpecies(?SpeciesFacts $species, bool $isTender): self
     {
         /** @var ?array<string, array<string, string|int|float|bool|null>> $rows what ships does not change while it runs */
         static $rows = null;

@@ -41,7 +41,7 @@ final readonly class PriceLevel
     }
 
     /** @throws NotInCatalogue where no level is known of the currency */
-    public static function of(string $currency): self
+    public static function forCurrency(string $currency): self
     {
         return self::all()[$currency]
             ?? throw new NotInCatalogue("The catalogue has no prices in {$currency}. Choose another currency, and put in your own prices.");

@@ -79,7 +79,7 @@ final readonly class SpeciesFacts
      * @param  array<string, string|int|float|bool|null>  $row
      * @param  list<array{temp_c: float, days: ?float, percent: float}>  $germination
      */
-    public static function of(array $row, array $germination, ?string $germinationSource): self
+    public static function fromRow(array $row, array $germination, ?string $germinationSource): self
     {
         $text = fn (string $key): string => (string) $row[$key];
         $number = fn (string $key): float => (float) $row[$key];

@@ -28,7 +28,7 @@ final readonly class TemperatureRange
     }
 
     /** @param  array<string, string|int|float|bool|null>  $row  of temperature-ranges.csv */
-    public static function of(array $row): self
+    public static function fromRow(array $row): self
     {
         $low = (float) $row['optimum_low_c'];
         $optimum = (float) $row['optimum_c'];

@@ -9,7 +9,7 @@ final readonly class Ceiling
 {
     public const TOLERANCE = 1e-6;
 
-    public static function of(float $x): int
+    public static function roundUp(float $x): int
     {
         return (int) ceil($x - self::TOLERANCE);
     }

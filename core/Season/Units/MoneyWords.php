@@ -17,7 +17,7 @@ final readonly class MoneyWords
     {
     }
 
-    public function of(float $amount): string
+    public function format(float $amount): string
     {
         $places = Currency::places($this->currency);
         $format = new NumberFormatter("{$this->locale}@numbers=latn", NumberFormatter::CURRENCY);
@@ -30,7 +30,7 @@ final readonly class MoneyWords
     {
         $coin = Currency::COINS[$this->currency] ?? null;
         if ($coin === null || abs($amount) >= self::WHOLE) {
-            return $this->of($amount);
+            return $this->format($amount);
         }
         $format = new NumberFormatter("{$this->locale}@numbers=latn", NumberFormatter::DECIMAL);
         $format->setAttribute(NumberFormatter::FRACTION_DIGITS, 1);

@@ -15,7 +15,7 @@ final readonly class NameInUsUnits
     /** Smaller packs are said in fluid ounces. Litres. */
     private const SMALL_L = 1.5;
 
-    public static function of(string $name): string
+    public static function convert(string $name): string
     {
         // Where inches stand already, the centimetres beside them go: "8.3 cm (3½ in trade size)".
         if (preg_match('/\d[¼½¾]? in\b/u', $name) === 1) {

@@ -42,10 +42,10 @@ final readonly class Bench
     }
 
     /** @param  LogBook  $log  what was really sown stands in that number, and where */
-    public static function of(SetupBooks $books, LogBook $log = new LogBook([])): self
+    public static function fromBooks(SetupBooks $books, LogBook $log = new LogBook([])): self
     {
         $tariff = new DailyTariff($books->season()->electricity);
-        $days = array_column(BenchDays::of($books), null, 'id');
+        $days = array_column(BenchDays::fromBooks($books), null, 'id');
         $places = [];
         $trays = (new Trays($books, $log))->pictures();
         foreach ($books->season()->places as $place) {
@@ -54,7 +54,7 @@ final readonly class Bench
             $things = $energy === null ? [] : self::things($energy, $books, $tariff, $lights, $mats, $appliances);
             $watts = array_sum(array_map(fn (Light|Mat|Appliance $thing): float => $thing->watts, [...$lights, ...$mats, ...$appliances]));
             $places[] = new BenchPlace($place->id, $days[$place->id] ?? null, self::stands($place, $books, $trays), $things,
-                CircuitLoad::of($watts, $place->outlet), (new SoilWishes($books, $lights, $mats))->at($place->id));
+                CircuitLoad::forWatts($watts, $place->outlet), (new SoilWishes($books, $lights, $mats))->at($place->id));
         }
 
         return new self($places, self::bill($books), self::halfHours($tariff));
@@ -130,14 +130,14 @@ final readonly class Bench
         $things = [];
         foreach ($lights as $i => $light) {
             $kwh = $light->watts / 1000 * $light->hoursPerDay * $days['lights'][$i];
-            $dose = DailyLightIntegral::of($light);
+            $dose = DailyLightIntegral::forLight($light);
             $estimated = $light->lumens !== null && $light->ppfUmolS !== null
                 && abs($light->ppfUmolS - PhotonFlux::estimate($light->lumens, $light->kelvin)) < 0.06;
             $ppfd = $dose === null || $light->hoursPerDay <= 0.0 ? null : $dose / ($light->hoursPerDay * 0.0036);
             $hours = $ppfd === null || $ppfd <= 0.0 ? null : self::NEEDED_DOSE / ($ppfd * 0.0036);
             $power = $kwh * $tariff->meanOver($light->onAt, $light->hoursPerDay);
             $things[] = new ThingUse('lights', $light->id, $days['lights'][$i], $kwh, $power, self::share($light, $books), $dose, $ppfd, $hours,
-                $estimated, BestHour::of($light, $tariff, $kwh),
+                $estimated, BestHour::forLight($light, $tariff, $kwh),
                 $light->owned ? LampOffer::instead($light, $power, $books->season(), new Catalogue()) : null);
         }
         foreach ($mats as $i => $mat) {

@@ -26,7 +26,7 @@ final readonly class CircuitLoad
     {
     }
 
-    public static function of(float $watts, ?Outlet $outlet): self
+    public static function forWatts(float $watts, ?Outlet $outlet): self
     {
         if ($outlet === null) {
             return new self($watts, null, null, false);

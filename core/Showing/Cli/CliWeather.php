@@ -27,7 +27,7 @@ final readonly class CliWeather
      *
      * @throws InvalidSeason
      */
-    public static function of(Season $season, Setup $setup, string $weather, string $on): array
+    public static function answer(Season $season, Setup $setup, string $weather, string $on): array
     {
         try {
             $today = Day::parse($on);
@@ -43,12 +43,12 @@ final readonly class CliWeather
             'tonight' => $now->tonight(),
             'nights' => array_values(array_filter($now->nights, fn ($night): bool => $night->on >= $today->format())),
             'record' => $now->record(),
-            'trust' => ForecastTrust::of($book, $today->number),
+            'trust' => ForecastTrust::fromWeather($book, $today->number),
             'due' => array_values($now->due),
             'hardening' => (object) $now->hardening,
             'cold_beds' => (object) $now->coldBeds,
-            'last_frost' => Frosts::of(FrostYears::last($book, $season->lastFrost)),
-            'first_frost' => Frosts::of(FrostYears::first($book, $season->lastFrost)),
+            'last_frost' => Frosts::fromYears(FrostYears::last($book, $season->lastFrost)),
+            'first_frost' => Frosts::fromYears(FrostYears::first($book, $season->lastFrost)),
         ];
     }
 }

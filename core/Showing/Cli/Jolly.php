@@ -86,7 +86,7 @@ final readonly class Jolly
                 'advice' => self::json((new Savings($season, self::setup($season, $options['setup'] ?? '')))->advice(self::progress($err))),
                 'reckon' => self::json(self::reckoned($season, self::setup($season, $options['setup'] ?? ''))),
                 'working' => self::json(self::working($season, $options)),
-                'weather' => self::json(CliWeather::of($season, self::setup($season, $options['setup'] ?? ''), self::text($options['weather'] ?? ''),
+                'weather' => self::json(CliWeather::answer($season, self::setup($season, $options['setup'] ?? ''), self::text($options['weather'] ?? ''),
                     $options['on'] ?? '')),
                 'budget' => self::json(self::budget($season, $options, self::progress($err))),
                 default => self::json(
@@ -177,7 +177,7 @@ final readonly class Jolly
             throw InvalidSeason::because([], '"--seasons" is not a whole number from 1 to '.BudgetYears::MOST.'.', 'Give the number of seasons, such as 3.');
         }
 
-        return ['seasons' => BudgetYears::of($season, $setup->id, (float) $limit, (int) $seasons, $progress, $for === 'season')];
+        return ['seasons' => BudgetYears::plan($season, $setup->id, (float) $limit, (int) $seasons, $progress, $for === 'season')];
     }
 
     /**
@@ -216,7 +216,7 @@ final readonly class Jolly
         $reckoning = new Reckoning($costing, $setup, new LogBook($season->log), [], []);
         try {
             return (new AllWorkings($costing->books($setup), $reckoning->cameTo(...)))
-                ->of($options['figure'] ?? '', $options['crop'] ?? null);
+                ->explain($options['figure'] ?? '', $options['crop'] ?? null);
         } catch (NoSuchFigure $e) {
             throw InvalidSeason::because([], $e->getMessage(), 'Give one that the costing names, such as per_finished.');
         }

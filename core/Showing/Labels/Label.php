@@ -45,14 +45,14 @@ final readonly class Label
         $labels = [];
         foreach ($trays as $tray) {
             foreach ($tray->runs as $run) {
-                $labels[] = self::of($tray, $run, $books, $log->crop($run->crop)->sown_on);
+                $labels[] = self::forRow($tray, $run, $books, $log->crop($run->crop)->sown_on);
             }
         }
 
         return $labels;
     }
 
-    private static function of(TrayPicture $tray, RowPicture $run, SetupBooks $books, ?string $sownOn): self
+    private static function forRow(TrayPicture $tray, RowPicture $run, SetupBooks $books, ?string $sownOn): self
     {
         $plan = $books->plans[$books->grown[$run->crop]];
         $species = $books->index->species[$plan->lot->species];

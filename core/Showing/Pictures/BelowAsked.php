@@ -26,7 +26,7 @@ final readonly class BelowAsked
     {
     }
 
-    public static function of(CropResult $result, Crop $crop, Season $season): ?self
+    public static function forCrop(CropResult $result, Crop $crop, Season $season): ?self
     {
         if ($result->p_enough === null || $result->sow_on === null || $result->p_enough >= $season->confidence) {
             return null;
@@ -37,7 +37,7 @@ final readonly class BelowAsked
             (int) round(100 * $season->confidence),
             $withoutMishap >= $season->confidence ? $season->mishap : 0.0,
             Day::ofNumber(Day::parse($result->sow_on)->number + self::LATE_DAYS)->format(),
-            SeasonIndex::of($season)->isSold($crop),
+            SeasonIndex::fromSeason($season)->isSold($crop),
         );
     }
 }

@@ -19,7 +19,7 @@ final readonly class ComparedStacks
     }
 
     /** @param  list<SetupResult>  $results */
-    public static function of(array $results, ?float $nursery, string $currency): self
+    public static function fromResults(array $results, ?float $nursery, string $currency): self
     {
         $tallest = $nursery ?? 0.0;
         foreach ($results as $result) {

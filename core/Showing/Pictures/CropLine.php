@@ -38,10 +38,10 @@ final readonly class CropLine
     ) {
     }
 
-    public static function of(CropResult $result, Crop $crop, SeasonIndex $index): self
+    public static function forCrop(CropResult $result, Crop $crop, SeasonIndex $index): self
     {
         $lot = $index->lots[$crop->lot];
-        $viability = Viability::of($lot, $index->species[$lot->species], $index->season->year);
+        $viability = Viability::forLot($lot, $index->species[$lot->species], $index->season->year);
 
         return new self(
             $viability->age,

@@ -20,7 +20,7 @@ final readonly class PotSizes
     {
     }
 
-    public static function of(?Method $method, Crop $crop, SeasonIndex $index): self
+    public static function forCrop(?Method $method, Crop $crop, SeasonIndex $index): self
     {
         return new self($method === null ? null : self::own($method, $index), self::bought($crop, $index));
     }

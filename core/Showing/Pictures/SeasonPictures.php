@@ -15,12 +15,12 @@ final readonly class SeasonPictures
      * @param  list<SetupResult>  $setups
      * @return array<string, SetupPicture>
      */
-    public static function of(array $setups, Season $season): array
+    public static function forSetups(array $setups, Season $season): array
     {
-        $index = SeasonIndex::of($season);
+        $index = SeasonIndex::fromSeason($season);
         $pictures = [];
         foreach ($setups as $setup) {
-            $pictures[$setup->id] = SetupPicture::of($setup, $index);
+            $pictures[$setup->id] = SetupPicture::fromResult($setup, $index);
         }
 
         return $pictures;

@@ -21,18 +21,18 @@ final readonly class SetupPicture
     {
     }
 
-    public static function of(SetupResult $setup, SeasonIndex $index): self
+    public static function fromResult(SetupResult $setup, SeasonIndex $index): self
     {
         $rows = array_column($index->season->crops, null, 'id');
         $places = Currency::places($index->season->currency);
         $pictures = array_map(
             fn (CropResult $crop): CropPicture => new CropPicture(
-                CropLine::of($crop, $rows[$crop->id], $index),
+                CropLine::forCrop($crop, $rows[$crop->id], $index),
                 PennyStack::ofCrop($crop, $index->season->currency),
                 Till::ofCrop($crop, $setup),
                 $crop->heads === null ? null : Penny::parts($crop->heads, $places),
-                PotSizes::of($index->methods[$crop->grown ? $crop->method : ''] ?? null, $rows[$crop->id], $index),
-                BelowAsked::of($crop, $rows[$crop->id], $index->season),
+                PotSizes::forCrop($index->methods[$crop->grown ? $crop->method : ''] ?? null, $rows[$crop->id], $index),
+                BelowAsked::forCrop($crop, $rows[$crop->id], $index->season),
             ),
             $setup->crops,
         );

@@ -18,18 +18,18 @@ final readonly class AllWorkings
     }
 
     /** @throws NoSuchFigure */
-    public function of(string $figure, ?string $crop): Working
+    public function explain(string $figure, ?string $crop): Working
     {
         if (ReckoningWorkings::explains($figure)) {
-            return (new ReckoningWorkings(($this->cameTo)()))->of($figure);
+            return (new ReckoningWorkings(($this->cameTo)()))->explain($figure);
         }
-        $result = SetupCosting::of($this->books);
+        $result = SetupCosting::result($this->books);
         if ($crop === null) {
-            return (new SetupWorkings($this->books, $result))->of($figure);
+            return (new SetupWorkings($this->books, $result))->explain($figure);
         }
         $line = array_column($result->crops, null, 'id')[$crop] ?? throw new NoSuchFigure("There is no crop \"{$crop}\".");
 
-        return BuyingWorkings::explains($figure) ? (new BuyingWorkings($this->books, $line))->of($figure)
-            : (new CropWorkings($this->books, $line))->of($figure);
+        return BuyingWorkings::explains($figure) ? (new BuyingWorkings($this->books, $line))->explain($figure)
+            : (new CropWorkings($this->books, $line))->explain($figure);
     }
 }

@@ -25,7 +25,7 @@ final readonly class BuyingWorkings
     }
 
     /** @throws NoSuchFigure */
-    public function of(string $figure): Working
+    public function explain(string $figure): Working
     {
         return match ($figure) {
             'buy_cost' => $this->buying(),

@@ -29,7 +29,7 @@ final readonly class CropWorkings
     }
 
     /** @throws NoSuchFigure */
-    public function of(string $figure): Working
+    public function explain(string $figure): Working
     {
         return match ($figure) {
             'g' => $this->germination(),

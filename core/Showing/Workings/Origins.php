@@ -21,7 +21,7 @@ final readonly class Origins
     }
 
     /** @return array{figure: string, title: string, value: ?float, unit: string, rule: string, formula: string, terms: list<array<string, mixed>>} */
-    public function of(Working $working): array
+    public function trace(Working $working): array
     {
         return [
             'figure' => $working->figure,

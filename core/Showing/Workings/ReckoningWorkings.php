@@ -34,7 +34,7 @@ final readonly class ReckoningWorkings
     }
 
     /** @throws NoSuchFigure */
-    public function of(string $figure): Working
+    public function explain(string $figure): Working
     {
         $came = $this->came;
         $n = Figures::number(...);

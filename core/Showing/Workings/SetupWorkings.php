@@ -19,7 +19,7 @@ final readonly class SetupWorkings
     }
 
     /** @throws NoSuchFigure */
-    public function of(string $figure): Working
+    public function explain(string $figure): Working
     {
         return match ($figure) {
             'per_finished' => $this->perFinished($figure),
@@ -34,7 +34,7 @@ final readonly class SetupWorkings
             'kwh' => $this->electricity(),
             'cost' => $this->cost($figure),
             'fill_cost' => $this->filled($figure),
-            'hours', 'implied_wage', 'filled', 'p_all_enough', 'crowded_days' => (new WorkWorkings($this->books, $this->result))->of($figure),
+            'hours', 'implied_wage', 'filled', 'p_all_enough', 'crowded_days' => (new WorkWorkings($this->books, $this->result))->explain($figure),
             default => $this->head(Head::tryFrom($figure) ?? throw new NoSuchFigure("There is no figure \"{$figure}\".")),
         };
     }

@@ -18,7 +18,7 @@ final readonly class WorkWorkings
     }
 
     /** @throws NoSuchFigure */
-    public function of(string $figure): Working
+    public function explain(string $figure): Working
     {
         return match ($figure) {
             'hours' => $this->hours(),
