@@ -45,7 +45,18 @@ final readonly class SmallPhoto
         [$w, $h] = [max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale))];
         $small = imagecreatetruecolor($w, $h);
         imagefill($small, 0, 0, (int) imagecolorallocate($small, 255, 255, 255));
-        imagecopyresampled($small, $image, 0, 0, 0, 0, $w, $h, $width, $height);
+        imagecopyresampled(
+            dst_image: $small,
+            src_image: $image,
+            dst_x: 0,
+            dst_y: 0,
+            src_x: 0,
+            src_y: 0,
+            dst_width: $w,
+            dst_height: $h,
+            src_width: $width,
+            src_height: $height,
+        );
         // Turned when it is small, which takes a hundredth of the memory.
         $small = $turn === 0 ? $small : (imagerotate($small, $turn, 0) ?: $small);
         ob_start();

@@ -32,9 +32,24 @@ final class LogRow extends Model
             FROM log_entries WHERE season_id = ? ORDER BY id", [$season]);
 
         return array_map(fn (\stdClass $row): LogEntry => new LogEntry(
-            $row->token, Day::parse($row->day), $row->at, LogKind::from($row->kind), $row->crop, $row->tray, $row->first_row, $row->row_count,
-            $row->count, $row->seeds, $row->amount === null ? null : (float) $row->amount, $row->unit, LossCause::tryFrom((string) $row->cause), $row->job,
-            $row->until_day === null ? null : Day::parse($row->until_day), $row->corrects, $row->note, $row->waited,
+            id: $row->token,
+            on: Day::parse($row->day),
+            at: $row->at,
+            kind: LogKind::from($row->kind),
+            crop: $row->crop,
+            tray: $row->tray,
+            row: $row->first_row,
+            rows: $row->row_count,
+            count: $row->count,
+            seeds: $row->seeds,
+            amount: $row->amount === null ? null : (float) $row->amount,
+            unit: $row->unit,
+            cause: LossCause::tryFrom((string) $row->cause),
+            job: $row->job,
+            until: $row->until_day === null ? null : Day::parse($row->until_day),
+            corrects: $row->corrects,
+            note: $row->note,
+            waited: $row->waited,
         ), $rows);
     }
 

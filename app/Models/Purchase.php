@@ -41,7 +41,16 @@ final class Purchase extends Model
 
     public function bought(): Bought
     {
-        return new Bought($this->token, $this->kind, $this->thing, $this->name, $this->packs, (float) $this->paid,
-            $this->bought_on->format('Y-m-d'), $this->shop, $this->note);
+        return new Bought(
+            id: $this->token,
+            kind: $this->kind,
+            thing: $this->thing,
+            name: $this->name,
+            packs: $this->packs,
+            paid: (float) $this->paid,
+            on: $this->bought_on->format('Y-m-d'),
+            shop: $this->shop,
+            note: $this->note,
+        );
     }
 }

@@ -57,13 +57,22 @@ final readonly class SeasonIndex
 
     public static function fromSeason(Season $s): self
     {
-        return new self($s, array_column($s->places, null, 'id'), array_column($s->supplies, null, 'id'),
-            array_column($s->mixes, null, 'id'), array_column($s->containers, null, 'id'),
-            array_column($s->trayware, null, 'id'), array_column($s->lights, null, 'id'),
-            array_column($s->mats, null, 'id'), array_column($s->appliances, null, 'id'),
-            array_column($s->gear, null, 'id'), array_column($s->species, null, 'id'),
-            array_column($s->seedLots, null, 'id'), array_column($s->methods, null, 'id'),
-            array_column($s->nursery, null, 'id'));
+        return new self(
+            season: $s,
+            places: array_column($s->places, null, 'id'),
+            supplies: array_column($s->supplies, null, 'id'),
+            mixes: array_column($s->mixes, null, 'id'),
+            containers: array_column($s->containers, null, 'id'),
+            trayware: array_column($s->trayware, null, 'id'),
+            lights: array_column($s->lights, null, 'id'),
+            mats: array_column($s->mats, null, 'id'),
+            appliances: array_column($s->appliances, null, 'id'),
+            gear: array_column($s->gear, null, 'id'),
+            species: array_column($s->species, null, 'id'),
+            lots: array_column($s->seedLots, null, 'id'),
+            methods: array_column($s->methods, null, 'id'),
+            offers: array_column($s->nursery, null, 'id'),
+        );
     }
 
     /** @return list<Offer> at which a crop's plants can be bought, in pots that are large enough */

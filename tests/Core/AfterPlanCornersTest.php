@@ -80,7 +80,17 @@ it('has what was bought, of every kind, and owns nothing that was not', function
         ThingKind::Supply => $row->usablePerPack(), ThingKind::Container => $row->unitsPerPack, default => 1,
     };
     $packs = $kind->isEquipment() ? 1 : 2;
-    $after = BoughtSeason::withPurchases($season, [new Purchase('p', $kind->value, $row->id, 'x', $packs, 7.5, '2027-03-01', '', '')]);
+    $after = BoughtSeason::withPurchases($season, [new Purchase(
+        id: 'p',
+        kind: $kind->value,
+        thing: $row->id,
+        name: 'x',
+        packs: $packs,
+        paid: 7.5,
+        on: '2027-03-01',
+        shop: '',
+        note: '',
+    )]);
     $expected = $stock($season);
     $expected[$row->id] = $kind->isEquipment() ? true : $expected[$row->id] + 2 * $each;
     expect($stock($after->season))->toEqual($expected)->and($after->paid)->toBe(7.5)

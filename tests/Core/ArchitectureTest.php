@@ -2,6 +2,10 @@
 
 declare(strict_types=1);
 
+use PhpParser\Node\Arg;
+use PhpParser\Node\Expr\CallLike;
+use PhpParser\NodeFinder;
+use PhpParser\ParserFactory;
 use Symfony\Component\Finder\Finder;
 
 arch('the core leans on nothing but PHP, the schema validator and a helper of words')
@@ -125,4 +129,28 @@ it('has no function of over fifty lines but two that name one figure a line', fu
     expect(count($lines))->toBeGreaterThan(1000)
         ->and(array_keys(array_filter($lines, fn (int $count): bool => $count > 50)))
         ->toEqualCanonicalizing(['Plan/Results/CropAccount.php grown', 'Plan/Results/SetupCosting.php result']);
+});
+
+/** @return list<string> calls of more than eight arguments of which one is told by its place alone */
+function longCallsByPlace(): array
+{
+    $parser = (new ParserFactory())->createForHostVersion();
+    $calls = [];
+    foreach (Finder::create()->files()->in([__DIR__.'/../../core', __DIR__.'/../../app'])->name('*.php') as $file) {
+        foreach ((new NodeFinder())->findInstanceOf($parser->parse($file->getContents()) ?? [], CallLike::class) as $call) {
+            $places = $call->isFirstClassCallable() ? [] : array_filter($call->getArgs(), fn (Arg $one): bool => $one->name === null);
+            count($places) <= 8 ?: $calls[] = "{$file->getRelativePathname()}:{$call->getStartLine()}";
+        }
+    }
+
+    return $calls;
+}
+
+it('makes what has more than eight parts by their names', function () {
+    expect(longCallsByPlace())->toBe([]);
+});
+
+it('calls no method "of"', function () {
+    $names = array_map(fn (string $name): string => explode(' ', $name)[1], array_keys(linesOfFunctions()));
+    expect($names)->not->toContain('of');
 });

@@ -171,9 +171,39 @@ it('keeps a limit by what is paid and still to pay together', function () {
     $shopping = (new SeasonCosting($season))->setup($setup)->shopping;
     $line = array_values(array_filter($shopping, fn ($one) => $one->kind === 'light'))[0];
     $seed = array_values(array_filter($shopping, fn ($one) => $one->kind === 'seed'))[0];
-    $purchases = [new Purchase('p-00001', 'light', $line->id, 'Lamp', $line->packs, 31.5, '2027-02-01', '', ''),
-        new Purchase('p-00002', 'seed', $seed->id, 'Seed', $seed->packs, 4.0, '2027-02-01', '', ''),
-        new Purchase('p-00003', 'gear', 'no-such-thing', 'A gnome', 1, 12.0, '2027-02-01', '', '')];
+    $purchases = [new Purchase(
+        id: 'p-00001',
+        kind: 'light',
+        thing: $line->id,
+        name: 'Lamp',
+        packs: $line->packs,
+        paid: 31.5,
+        on: '2027-02-01',
+        shop: '',
+        note: '',
+    ),
+        new Purchase(
+            id: 'p-00002',
+            kind: 'seed',
+            thing: $seed->id,
+            name: 'Seed',
+            packs: $seed->packs,
+            paid: 4.0,
+            on: '2027-02-01',
+            shop: '',
+            note: '',
+        ),
+        new Purchase(
+            id: 'p-00003',
+            kind: 'gear',
+            thing: 'no-such-thing',
+            name: 'A gnome',
+            packs: 1,
+            paid: 12.0,
+            on: '2027-02-01',
+            shop: '',
+            note: '',
+        )];
     $bought = BoughtSeason::withPurchases($season, $purchases);
     // What is still to pay is the plan's till less those lines; what was bought beside the plan is paid all the same.
     $still = (new SeasonCosting($bought->season))->setup(array_column($bought->season->setups, null, 'id')[$setup->id])->cash_now;

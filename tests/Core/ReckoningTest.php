@@ -43,7 +43,17 @@ it('bridges from the plan to what it came to, step by step, and adds up', functi
         ['2027-06-04', 'given', ['crop' => 'copper-kettle', 'count' => 1]],
     ]);
     $starter = array_column(Seasons::demo()['seed_lots'], null, 'id');
-    $paid = new Purchase('token-0001', 'seed', array_key_first($starter), 'x', 2, 3.0 * array_values($starter)[0]['packet_price'], '2027-01-20', '', '');
+    $paid = new Purchase(
+        id: 'token-0001',
+        kind: 'seed',
+        thing: array_key_first($starter),
+        name: 'x',
+        packs: 2,
+        paid: 3.0 * array_values($starter)[0]['packet_price'],
+        on: '2027-01-20',
+        shop: '',
+        note: '',
+    );
     $came = cameTo(Seasons::demo(), $log, [$paid], [['path' => ['lights', 'led', 'watts'], 'real' => 36.0]]);
     $plan = Seasons::result(Seasons::demo());
     expect(array_column($came->steps, 'key'))->toBe(['planned', 'prices', 'used', 'power', 'up', 'lived'])

@@ -92,7 +92,17 @@ it('keeps count of what a season leaves: nothing comes from nowhere', function (
     $cracked = leftBy(Leftovers::fromBooks($bench, [], ['container pot9' => 5]));
     expect($cracked['container pot9']->left)->toBe(67.0)->and($cracked['supply potting']->left)->toBe(0.0);
     // What was ticked off counts instead of the plan.
-    $bought = leftBy(Leftovers::fromBooks($bench, [new Purchase('t', 'supply', 'starter', 'x', 2, 17.0, '2027-03-01', '', '')]));
+    $bought = leftBy(Leftovers::fromBooks($bench, [new Purchase(
+        id: 't',
+        kind: 'supply',
+        thing: 'starter',
+        name: 'x',
+        packs: 2,
+        paid: 17.0,
+        on: '2027-03-01',
+        shop: '',
+        note: '',
+    )]));
     expect($bought['supply starter']->bought)->toBe(30.0)->and($bought)->not->toHaveKey('seed tom-copper');
 });
 

@@ -18,7 +18,17 @@ function shopping(Season $season, Setup $setup, array $purchases = []): Shopping
 
 function bought(string $kind, string $thing, int $packs, float $paid): Purchase
 {
-    return new Purchase("{$kind}-{$thing}-{$packs}", $kind, $thing, $thing, $packs, $paid, '2027-03-01', 'Corner', '');
+    return new Purchase(
+        id: "{$kind}-{$thing}-{$packs}",
+        kind: $kind,
+        thing: $thing,
+        name: $thing,
+        packs: $packs,
+        paid: $paid,
+        on: '2027-03-01',
+        shop: 'Corner',
+        note: '',
+    );
 }
 
 it('lists what the costing takes to the till, in every set-up', function () {

@@ -1449,7 +1449,7 @@ return [
     [
         'own seed said to be bought on its label',
         'core/Showing/Labels/Label.php',
-        '$run->row, $run->own_seed,', '$run->row, ! $run->own_seed,',
+        'own_seed: $run->own_seed,', 'own_seed: ! $run->own_seed,',
         'tests/Feature/TrayTest.php',
     ],
     ['hours are worth nothing in the ledger', 'core/Plan/Ledger/Ledger.php', '$money($all) + $worth,', '$money($all),', 'tests/Core/LedgerTest.php'],

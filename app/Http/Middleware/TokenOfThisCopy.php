@@ -21,7 +21,16 @@ final class TokenOfThisCopy extends ValidateCsrfToken
     {
         $cookie = parent::newCookie($request, $config);
 
-        return new Cookie(CookieNames::token((string) config('app.key')), $cookie->getValue(), $cookie->getExpiresTime(), $cookie->getPath(),
-            $cookie->getDomain(), $cookie->isSecure(), false, false, $cookie->getSameSite());
+        return new Cookie(
+            name: CookieNames::token((string) config('app.key')),
+            value: $cookie->getValue(),
+            expire: $cookie->getExpiresTime(),
+            path: $cookie->getPath(),
+            domain: $cookie->getDomain(),
+            secure: $cookie->isSecure(),
+            httpOnly: false,
+            raw: false,
+            sameSite: $cookie->getSameSite(),
+        );
     }
 }

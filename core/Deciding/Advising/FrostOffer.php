@@ -64,8 +64,19 @@ final readonly class FrostOffer
         $then = new SeasonCosting($season->with(lastFrost: $offered, lastFrostSpreadDays: $spread, firstFrost: $autumn));
         [$a, $b] = [$costing->setup($setup), $then->setup($setup)];
 
-        return new self($offered->format(), $spread, $autumn?->format(), count($last->years), $offered->number - $season->lastFrost->number,
-            self::moved($a, $b), $a->per_finished, $b->per_finished, $a->keep, $b->keep, self::newWarnings($a, $b));
+        return new self(
+            last_frost: $offered->format(),
+            last_frost_spread_days: $spread,
+            first_frost: $autumn?->format(),
+            years: count($last->years),
+            days: $offered->number - $season->lastFrost->number,
+            crops: self::moved($a, $b),
+            per_finished_now: $a->per_finished,
+            per_finished: $b->per_finished,
+            keep_now: $a->keep,
+            keep: $b->keep,
+            new_warnings: self::newWarnings($a, $b),
+        );
     }
 
     private static function moved(SetupResult $a, SetupResult $b): int

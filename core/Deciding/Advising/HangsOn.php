@@ -69,8 +69,18 @@ final readonly class HangsOn
             [$atLow, $atHigh] = [$this->with($toLow), $this->with($toHigh)];
             if ($atLow?->keep !== null && $atHigh?->keep !== null) {
                 [$bad, $middle, $good] = $chances === null ? WorthKnowing::WEIGHTS : [TwoValues::WEIGHTS[0], 0.0, TwoValues::WEIGHTS[1]];
-                $levers[] = new Lever($path, $name, $source, $value, $low, $high, $atLow->keep, $atHigh->keep, abs($atHigh->keep - $atLow->keep),
-                    WorthKnowing::expectedValue($this->season, [[$bad, $atLow], [$middle, $planned], [$good, $atHigh]]));
+                $levers[] = new Lever(
+                    path: $path,
+                    name: $name,
+                    source: $source,
+                    value: $value,
+                    low: $low,
+                    high: $high,
+                    keep_low: $atLow->keep,
+                    keep_high: $atHigh->keep,
+                    moves: abs($atHigh->keep - $atLow->keep),
+                    worth_knowing: WorthKnowing::expectedValue($this->season, [[$bad, $atLow], [$middle, $planned], [$good, $atHigh]]),
+                );
             }
         }
         usort($levers, fn (Lever $a, Lever $b): int => [$b->moves, $a->name] <=> [$a->moves, $b->name]);

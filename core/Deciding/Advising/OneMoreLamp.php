@@ -75,8 +75,17 @@ final readonly class OneMoreLamp
         $costing = new SeasonCosting($season->with(lights: [...$season->lights, $one]));
         [$after, $still, $crowded] = self::eased($costing, $setup->with(lights: [...$setup->lights, $one->id]), $progress);
 
-        return new self($light->id, $light->name, $light->price, $light->lifeSeasons, $out, $still, $crowded, $before - $after,
-            ($before - $after) / CapitalRecovery::share(1.0, $light->lifeSeasons, $season->discountRate));
+        return new self(
+            light: $light->id,
+            name: $light->name,
+            price: $light->price,
+            life: $light->lifeSeasons,
+            gives_way: $out,
+            with_it: $still,
+            crowded_days: $crowded,
+            a_season: $before - $after,
+            over_life: ($before - $after) / CapitalRecovery::share(1.0, $light->lifeSeasons, $season->discountRate),
+        );
     }
 
     /**

@@ -113,9 +113,21 @@ final class Savings
             'odds' => ! $dropped && ($enough ?? 1.0) < min($enoughBefore ?? 1.0, $this->season->confidence) - self::ODDS,
         ]));
 
-        return new Weighed($change->kind, AdviceGroup::forKind($change->kind), $change->crop, $this->deed($change, $books),
-            $this->before->fill_cost - $after->fill_cost, $after->hours - $this->before->hours, $after->cash - $this->before->cash,
-            $enough, $enoughBefore, $missing, $crowded, $breaks, $change->edits);
+        return new Weighed(
+            kind: $change->kind,
+            group: AdviceGroup::forKind($change->kind),
+            crop: $change->crop,
+            words: $this->deed($change, $books),
+            saves: $this->before->fill_cost - $after->fill_cost,
+            hours: $after->hours - $this->before->hours,
+            cash: $after->cash - $this->before->cash,
+            enough: $enough,
+            enough_before: $enoughBefore,
+            missing: $missing,
+            crowded: $crowded,
+            breaks: $breaks,
+            edits: $change->edits,
+        );
     }
 
     /** What is to do, with the day on which it is then sown. */

@@ -98,9 +98,21 @@ final class Budget
         $put = new BudgetStep('gear', '', 'with', 'without', $less->before->cash - $all->before->cash, $less->before->missing - $all->before->missing,
             $less->before->fill_cost - $all->before->fill_cost, $less->before->hours - $all->before->hours);
 
-        return new Budgeted($this->limit, true, $less->search, $all->weighed + $less->weighed, $all->unsound + $less->unsound,
-            $less->overrides, $less->left_out, $less->lights, $less->mats,
-            true, $all->before, $less->after, [$put, ...$less->steps]);
+        return new Budgeted(
+            limit: $this->limit,
+            kept: true,
+            search: $less->search,
+            weighed: $all->weighed + $less->weighed,
+            unsound: $all->unsound + $less->unsound,
+            overrides: $less->overrides,
+            left_out: $less->left_out,
+            lights: $less->lights,
+            mats: $less->mats,
+            bare: true,
+            before: $all->before,
+            after: $less->after,
+            steps: [$put, ...$less->steps],
+        );
     }
 
     private function run(): Budgeted
@@ -116,9 +128,21 @@ final class Budget
         /** @var array<string, string> $overrides */
         $overrides = array_filter($ways, fn (string $way): bool => $way !== self::LEAVE);
 
-        return new Budgeted($this->limit, $this->best !== null, $search, $this->weighed, $this->unsound,
-            $overrides, $left, $lights, $mats, false, $before, $after,
-            $this->steps($asItIs, $ways, $lights, $mats, $before));
+        return new Budgeted(
+            limit: $this->limit,
+            kept: $this->best !== null,
+            search: $search,
+            weighed: $this->weighed,
+            unsound: $this->unsound,
+            overrides: $overrides,
+            left_out: $left,
+            lights: $lights,
+            mats: $mats,
+            bare: false,
+            before: $before,
+            after: $after,
+            steps: $this->steps($asItIs, $ways, $lights, $mats, $before),
+        );
     }
 
     private function weighAll(int $count): void

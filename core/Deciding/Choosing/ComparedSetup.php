@@ -69,9 +69,21 @@ final readonly class ComparedSetup
 
         $stillMissing = $result->missing - ($plants - $supplied);
 
-        return new self($result->id, $result->isFair(), $stillMissing < SetupResult::FAIR, $unsupplied,
-            $plants > $supplied ? $cost / $plants : null, $stillMissing, array_sum($result->kwh),
-            $fitted, $rank, $qualifies, self::lacks($result), self::unsoldEach($result), self::toBuy($result, $season));
+        return new self(
+            id: $result->id,
+            fair: $result->isFair(),
+            fair_priced_in: $stillMissing < SetupResult::FAIR,
+            unsupplied: $unsupplied,
+            priced_in: $plants > $supplied ? $cost / $plants : null,
+            still_missing: $stillMissing,
+            electricity: array_sum($result->kwh),
+            fitted: $fitted,
+            rank: $rank,
+            qualifies: $qualifies,
+            lacks: self::lacks($result),
+            unsold_each: self::unsoldEach($result),
+            to_buy: self::toBuy($result, $season),
+        );
     }
 
     private static function unsoldEach(SetupResult $result): ?float

@@ -60,7 +60,21 @@ final readonly class CropChoices
     {
         $line = array_column($result->crops, null, 'id')[$crop];
 
-        return new CropChoice($id, $line->grown, $line->cost, $line->per_finished, $line->extra_cost, $line->hours, $line->g, $line->seeds,
-            $line->p_enough, $line->sow_on, $line->warnings, $result->fill_cost, $result->missing, $result->crowded_days);
+        return new CropChoice(
+            id: $id,
+            grown: $line->grown,
+            cost: $line->cost,
+            per_finished: $line->per_finished,
+            extra_cost: $line->extra_cost,
+            hours: $line->hours,
+            g: $line->g,
+            seeds: $line->seeds,
+            p_enough: $line->p_enough,
+            sow_on: $line->sow_on,
+            warnings: $line->warnings,
+            fill_cost: $result->fill_cost,
+            missing: $result->missing,
+            crowded_days: $result->crowded_days,
+        );
     }
 }

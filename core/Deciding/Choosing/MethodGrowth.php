@@ -37,8 +37,18 @@ final readonly class MethodGrowth
             $upTo = $this->line($short, $setup->raising($crop, $method), $crop);
             $alive *= $stage->survival;
             $aliveBad *= $stage->survival ** $bad;
-            $growth[] = new GrownStage($stage->name, $upTo->per_finished, $upTo->cost, $upTo->hours, $upTo->stages[$i]->sites ?? null,
-                $line->stages[$i]->start ?? null, $line->stages[$i]->end ?? null, (int) round(100 * $alive), (int) round(100 * $aliveBad), $stays[$i] ?? null);
+            $growth[] = new GrownStage(
+                stage: $stage->name,
+                per_finished: $upTo->per_finished,
+                cost: $upTo->cost,
+                hours: $upTo->hours,
+                sites: $upTo->stages[$i]->sites ?? null,
+                from: $line->stages[$i]->start ?? null,
+                to: $line->stages[$i]->end ?? null,
+                alive_of_hundred: (int) round(100 * $alive),
+                alive_bad: (int) round(100 * $aliveBad),
+                stay: $stays[$i] ?? null,
+            );
         }
 
         return $growth;

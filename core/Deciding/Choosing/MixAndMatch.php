@@ -70,15 +70,15 @@ final class MixAndMatch
 
         return $grows
             ? new Setup(
-                self::ID,
-                'Mix and match',
-                $this->base->method,
-                $setup->overrides,
-                $setup->lights,
-                $setup->mats,
-                $this->base->appliances,
-                $this->base->gear,
-                $meta,
+                id: self::ID,
+                name: 'Mix and match',
+                method: $this->base->method,
+                overrides: $setup->overrides,
+                lights: $setup->lights,
+                mats: $setup->mats,
+                appliances: $this->base->appliances,
+                gear: $this->base->gear,
+                meta: $meta,
             )
             : new Setup(self::ID, 'Mix and match', $this->base->method, $setup->overrides, meta: $meta);
     }

@@ -88,8 +88,17 @@ final readonly class Reliefs
         foreach ((new Moves($costing->books($setup)))->forCrop($crop->id) as $move) {
             $then = (new SeasonCosting($move->season, $costing, ['methods']))->books($setup->raising($crop->id, $move->method));
             $totals = self::relieves($then, $now, $soundness);
-            $totals === null ?: $reliefs[] = new Relief('move', $crop->id, null, null, $totals->fillCost - $now->fillCost, $totals->crowdedDays, $move->edits,
-                $move->place, $move->on);
+            $totals === null ?: $reliefs[] = new Relief(
+                kind: 'move',
+                crop: $crop->id,
+                days: null,
+                method: null,
+                cost: $totals->fillCost - $now->fillCost,
+                crowded_days: $totals->crowdedDays,
+                edits: $move->edits,
+                place: $move->place,
+                on: $move->on,
+            );
         }
 
         return $reliefs;

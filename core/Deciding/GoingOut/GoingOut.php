@@ -82,16 +82,34 @@ final readonly class GoingOut
             $on = count($plans) === 1 ? Day::ofNumber($plans[0]->plantOutOn() + $shift)->format() : null;
             $wait = self::between($waiting, $shift);
             $covered += $coverPrice;
-            $days[] = new GoingOutDay($shift, $on, $wait, $frost, $covered, self::atOrAfter($crowded, $shift),
-                count($plans) === 1 ? $threats[0]->chance($shift) : null, $wait + $frost, $wait + $covered);
+            $days[] = new GoingOutDay(
+                shift: $shift,
+                on: $on,
+                waiting: $wait,
+                frost: $frost,
+                covered: $covered,
+                crowded_days: self::atOrAfter($crowded, $shift),
+                chance: count($plans) === 1 ? $threats[0]->chance($shift) : null,
+                cost: $wait + $frost,
+                cost_covered: $wait + $covered,
+            );
         }
         $best = self::cheapest($days, fn (GoingOutDay $day): float => $day->cost);
         $covered = self::cheapest($days, fn (GoingOutDay $day): float => $day->cost_covered);
         $ids = array_map(fn (CropPlan $plan): string => $plan->crop->id, $plans);
         $anew = array_sum(array_map(fn (Threat $one): float => $one->buyAnew, $threats));
 
-        return new self($ids, $anew, $days, $best, $covered, $best->cost - $covered->cost_covered + $coverPrice,
-            self::edits($plans, $best->shift), self::edits($plans, $covered->shift), $threats[0]->years());
+        return new self(
+            crops: $ids,
+            buy_anew: $anew,
+            days: $days,
+            best: $best,
+            best_covered: $covered,
+            cover_worth: $best->cost - $covered->cost_covered + $coverPrice,
+            edits: self::edits($plans, $best->shift),
+            edits_covered: self::edits($plans, $covered->shift),
+            years: $threats[0]->years(),
+        );
     }
 
     /** @param  list<string>  $crops */

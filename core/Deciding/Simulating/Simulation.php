@@ -118,15 +118,20 @@ final class Simulation
         $mean = fn (array $of): float => $of === [] ? 0.0 : array_sum($of) / count($of);
 
         return new Simulated(
-            $this->books->setup->id, $runs, $seed, self::points(array_column($played, 0)), self::points(array_filter(array_column($played,
+            setup: $this->books->setup->id,
+            runs: $runs,
+            seed: $seed,
+            useful: self::points(array_column($played, 0)),
+            per_finished: self::points(array_filter(array_column($played,
                 1), is_finite(...)), array_column($played, 1)),
-            $keeps === [] ? ['mean' => null, 'low' => null, 'high' => null] : self::points($keeps),
-            $keeps === [] ? null : count(array_filter($keeps, fn (float $keep): bool => $keep >= 0.0)) / $runs,
-            count(array_filter(array_column($played, 5))) / $runs, self::bands(array_column($played, 1)),
-            [self::kind('good', array_slice($played, -$tenth)), self::kind('usual', array_slice($played, $tenth, max(1,
+            keep: $keeps === [] ? ['mean' => null, 'low' => null, 'high' => null] : self::points($keeps),
+            p_keep: $keeps === [] ? null : count(array_filter($keeps, fn (float $keep): bool => $keep >= 0.0)) / $runs,
+            p_all_enough: count(array_filter(array_column($played, 5))) / $runs,
+            spread: self::bands(array_column($played, 1)),
+            kinds: [self::kind('good', array_slice($played, -$tenth)), self::kind('usual', array_slice($played, $tenth, max(1,
                 $runs - 2 * $tenth))), self::kind('bad', $worst)],
-            array_values(array_filter($short, fn (array $one): bool => $one['lost'] > 0.0)),
-            ['bad_season' => $mean(array_map(fn (array $one): int => 1 - $one[3], $worst)), 'mishaps' => $mean(array_column($worst, 4))],
+            bad: array_values(array_filter($short, fn (array $one): bool => $one['lost'] > 0.0)),
+            made_bad: ['bad_season' => $mean(array_map(fn (array $one): int => 1 - $one[3], $worst)), 'mishaps' => $mean(array_column($worst, 4))],
         );
     }
 

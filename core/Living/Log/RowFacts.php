@@ -48,8 +48,17 @@ final readonly class RowFacts
         // A count of the whole crop, not of a tray, is of all that was sown.
         $of = isset($ledger->upIn['']) ? $ledger->allSown() : array_sum(array_intersect_key($ledger->sown, $ledger->upIn));
 
-        return self::sum($ledger, array_keys($ledger->gone), $ledger->sownOn, $ledger->allSown(), $ledger->seeds, $ledger->up, $of,
-            $ledger->there === null ? null : (int) $ledger->standing() - $left, $left);
+        return self::sum(
+            ledger: $ledger,
+            rows: array_keys($ledger->gone),
+            sownOn: $ledger->sownOn,
+            sites: $ledger->allSown(),
+            seeds: $ledger->seeds,
+            up: $ledger->up,
+            upOf: $of,
+            alive: $ledger->there === null ? null : (int) $ledger->standing() - $left,
+            left: $left,
+        );
     }
 
     /** @param  list<string>  $trays  letters */
@@ -59,9 +68,17 @@ final readonly class RowFacts
         [$sown, $up] = [array_intersect_key($ledger->sown, $here), array_intersect_key($ledger->upIn, $here)];
         $there = array_intersect_key($ledger->there ?? [], $here);
 
-        return self::sum($ledger, $trays, $sown === [] ? null : $ledger->sownOn, array_sum($sown), array_sum(array_intersect_key($ledger->seedsIn, $here)),
-            $up === [] ? null : array_sum($up), array_sum(array_intersect_key($sown, $up)), $ledger->there === null || ($there === [] && $up === [])
-            ? null : array_sum($there), 0);
+        return self::sum(
+            ledger: $ledger,
+            rows: $trays,
+            sownOn: $sown === [] ? null : $ledger->sownOn,
+            sites: array_sum($sown),
+            seeds: array_sum(array_intersect_key($ledger->seedsIn, $here)),
+            up: $up === [] ? null : array_sum($up),
+            upOf: array_sum(array_intersect_key($sown, $up)),
+            alive: $ledger->there === null || ($there === [] && $up === []) ? null : array_sum($there),
+            left: 0,
+        );
     }
 
     /** @param  list<array-key>  $rows */
@@ -79,9 +96,23 @@ final readonly class RowFacts
         }
         $composted = $gone['composted'] + $left;
 
-        return new self($sownOn, $sites, $seeds, $up, $ledger->countedOn, $upOf, $alive, $gone['lost'],
-            array_map(fn (string $cause, int $n): array => ['cause' => $cause, 'count' => $n], array_keys($causes), array_values($causes)),
-            $gone['planted'], $gone['given'], $gone['sold'], $composted, $ledger->bought, $ledger->finished,
-            $gone['planted'] + $gone['given'] + $gone['sold'] + $composted);
+        return new self(
+            sown_on: $sownOn,
+            sites: $sites,
+            seeds: $seeds,
+            up: $up,
+            counted_on: $ledger->countedOn,
+            up_of: $upOf,
+            alive: $alive,
+            lost: $gone['lost'],
+            causes: array_map(fn (string $cause, int $n): array => ['cause' => $cause, 'count' => $n], array_keys($causes), array_values($causes)),
+            planted: $gone['planted'],
+            given: $gone['given'],
+            sold: $gone['sold'],
+            composted: $composted,
+            bought: $ledger->bought,
+            finished: $ledger->finished,
+            gone: $gone['planted'] + $gone['given'] + $gone['sold'] + $composted,
+        );
     }
 }

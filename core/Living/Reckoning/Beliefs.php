@@ -41,8 +41,20 @@ final readonly class Beliefs
     public function all(): array
     {
         return [...$this->germination(), ...$this->survival(), ...$this->luck(), ...(new EndOfSeason($this->books, $this->log))->beliefs(),
-            ...array_map(fn (array $one): Belief => new Belief('measured', implode('.', $one['path']), $one['name'], $one['now'], $one['real'],
-                $one['real'], null, null, 0.0, 0, 0.0, [['path' => $one['path'], 'to' => $one['real']]]), $this->measured),
+            ...array_map(fn (array $one): Belief => new Belief(
+                key: 'measured',
+                id: implode('.', $one['path']),
+                name: $one['name'],
+                planned: $one['now'],
+                counted: $one['real'],
+                believed: $one['real'],
+                planned_range: null,
+                believed_range: null,
+                weight: 0.0,
+                of: 0,
+                similar: 0.0,
+                edits: [['path' => $one['path'], 'to' => $one['real']]],
+            ), $this->measured),
             ...OpenAirBelief::months($this->books->season(), $this->weather)];
     }
 
@@ -72,11 +84,22 @@ final readonly class Beliefs
             $weight = $v->seedsKnown + $similar + $seeds;
             $believed = min(self::MOST, max(self::LEAST, ($v->seedsKnown * $v->value + $theirs + $came) / $weight));
             $sown = $seeds + (int) round($similar);
-            $beliefs[] = new Belief('germination', (string) $lot, $plan->lot->variety, $v->value, $seeds > 0 ? $came / $seeds : null, $believed,
-                BetaPoints::around($v->value, $v->seedsKnown), BetaPoints::around($believed, $weight), $v->seedsKnown, $seeds, $similar,
+            $beliefs[] = new Belief(
+                key: 'germination',
+                id: (string) $lot,
+                name: $plan->lot->variety,
+                planned: $v->value,
+                counted: $seeds > 0 ? $came / $seeds : null,
+                believed: $believed,
+                planned_range: BetaPoints::around($v->value, $v->seedsKnown),
+                believed_range: BetaPoints::around($believed, $weight),
+                weight: $v->seedsKnown,
+                of: $seeds,
+                similar: $similar,
                 // As a test of one's own, which the rules weigh in and let age.
-                [['path' => ['seed_lots', (string) $lot, 'test'], 'to' => (object) ['sown' => $sown + ($plan->lot->test->sown ?? 0),
-                    'sprouted' => min($sown, (int) round($came + $theirs)) + ($plan->lot->test->sprouted ?? 0)]]]);
+                edits: [['path' => ['seed_lots', (string) $lot, 'test'], 'to' => (object) ['sown' => $sown + ($plan->lot->test->sown ?? 0),
+                    'sprouted' => min($sown, (int) round($came + $theirs)) + ($plan->lot->test->sprouted ?? 0)]]],
+            );
         }
 
         return $beliefs;
@@ -131,8 +154,20 @@ final readonly class Beliefs
             $edits = array_map(fn (int $i, Stage $stage): array => ['path' => ['methods', (string) $id, 'stages', $i, 'survival'],
                 'to' => $whole >= 1.0 ? $believed ** (1.0 / count($method->stages)) : round($stage->survival ** $power, 4)],
                 array_keys($method->stages), $method->stages);
-            $beliefs[] = new Belief('survival', (string) $id, $method->name, $whole, $of > 0 ? $lived / $of : null, $believed,
-                BetaPoints::around($whole, self::PLANTS), BetaPoints::around($believed, $weight), self::PLANTS, $of, $similar, $edits);
+            $beliefs[] = new Belief(
+                key: 'survival',
+                id: (string) $id,
+                name: $method->name,
+                planned: $whole,
+                counted: $of > 0 ? $lived / $of : null,
+                believed: $believed,
+                planned_range: BetaPoints::around($whole, self::PLANTS),
+                believed_range: BetaPoints::around($believed, $weight),
+                weight: self::PLANTS,
+                of: $of,
+                similar: $similar,
+                edits: $edits,
+            );
         }
 
         return $beliefs;
@@ -156,7 +191,19 @@ final readonly class Beliefs
         $now = $this->books->season()->luck;
         $believed = min(self::MOST_LUCK, (self::SEASONS * $now + min(self::MOST_LUCK, $off)) / (self::SEASONS + 1.0));
 
-        return [new Belief('luck', 'luck', 'How much bad seasons share', $now, min(1.0, $off), $believed, null, null, self::SEASONS, 1, 0.0,
-            [['path' => ['luck'], 'to' => round($believed, 4)]])];
+        return [new Belief(
+            key: 'luck',
+            id: 'luck',
+            name: 'How much bad seasons share',
+            planned: $now,
+            counted: min(1.0, $off),
+            believed: $believed,
+            planned_range: null,
+            believed_range: null,
+            weight: self::SEASONS,
+            of: 1,
+            similar: 0.0,
+            edits: [['path' => ['luck'], 'to' => round($believed, 4)]],
+        )];
     }
 }

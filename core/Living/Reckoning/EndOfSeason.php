@@ -77,8 +77,20 @@ final readonly class EndOfSeason
         $weight = self::WORD ** -2 / (self::WORD ** -2 + self::GUESS ** -2);
         $believed = $weight * $said + (1.0 - $weight) * $planned;
 
-        return [new Belief('minutes', 'minutes', 'Hours of work', $planned, $said, $believed, null, null, 1.0 - $weight, 0, 0.0,
-            $this->scaled($believed / $planned))];
+        return [new Belief(
+            key: 'minutes',
+            id: 'minutes',
+            name: 'Hours of work',
+            planned: $planned,
+            counted: $said,
+            believed: $believed,
+            planned_range: null,
+            believed_range: null,
+            weight: 1.0 - $weight,
+            of: 0,
+            similar: 0.0,
+            edits: $this->scaled($believed / $planned),
+        )];
     }
 
     private function hours(): float
@@ -137,8 +149,20 @@ final readonly class EndOfSeason
             $broken = max(0.0, min($broken, (float) $use->unitsNeeded));
             $believed = max(self::SHORTEST, (self::SEASONS + $use->unitsNeeded) / (self::SEASONS / $life + $broken));
             [$list, $id] = explode(' ', $key, 2);
-            $beliefs[] = new Belief('life', $key, $name, $life, $broken > 0.0 ? $use->unitsNeeded / $broken : null, $believed, null, null,
-                self::SEASONS, $use->unitsNeeded, 0.0, [['path' => [$list, $id, 'life_seasons'], 'to' => round($believed, 2)]]);
+            $beliefs[] = new Belief(
+                key: 'life',
+                id: $key,
+                name: $name,
+                planned: $life,
+                counted: $broken > 0.0 ? $use->unitsNeeded / $broken : null,
+                believed: $believed,
+                planned_range: null,
+                believed_range: null,
+                weight: self::SEASONS,
+                of: $use->unitsNeeded,
+                similar: 0.0,
+                edits: [['path' => [$list, $id, 'life_seasons'], 'to' => round($believed, 2)]],
+            );
         }
 
         return $beliefs;

@@ -52,8 +52,19 @@ final readonly class OpenAirBelief
         [$days, $all] = [array_sum($counts), self::PLAN_DAYS * 12];
         $planned = array_sum($open->tempC) / 12;
 
-        return [new Belief('weather', "places.{$open->id}.temp_c", "{$open->name}, over the year", $planned,
-            $planned + array_sum(array_map(fn (float $sum, int $n): float => $n === 0 ? 0.0 : $sum / $n, $sums, $counts)) / 12,
-            $planned + array_sum($moves) / 12, null, null, $all, $days, 0.0, $edits)];
+        return [new Belief(
+            key: 'weather',
+            id: "places.{$open->id}.temp_c",
+            name: "{$open->name}, over the year",
+            planned: $planned,
+            counted: $planned + array_sum(array_map(fn (float $sum, int $n): float => $n === 0 ? 0.0 : $sum / $n, $sums, $counts)) / 12,
+            believed: $planned + array_sum($moves) / 12,
+            planned_range: null,
+            believed_range: null,
+            weight: $all,
+            of: $days,
+            similar: 0.0,
+            edits: $edits,
+        )];
     }
 }

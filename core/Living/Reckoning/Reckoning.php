@@ -299,9 +299,22 @@ final class Reckoning
         $kept = $result->buy_total === null || $isForNothing ? null : $result->buy_total - $own - $short - $trip - $this->beside();
         $hours *= (new EndOfSeason($books, $this->log))->hoursFactor();
 
-        return new CameTo($this->setup->id, $steps, $wanted, $out, $result->nursery_per_plant,
-            $kept, $kept !== null && $hours > 0.0 ? $kept / $hours : null, $hours, $this->losses(), $crops,
-            self::stack($steps[0]), self::stack($steps[count($steps) - 1]), $this->beside(), $this->log->isOver());
+        return new CameTo(
+            setup: $this->setup->id,
+            steps: $steps,
+            wanted: $wanted,
+            out: $out,
+            nursery_per_plant: $result->nursery_per_plant,
+            kept: $kept,
+            wage: $kept !== null && $hours > 0.0 ? $kept / $hours : null,
+            hours: $hours,
+            losses: $this->losses(),
+            crops: $crops,
+            planned_stack: self::stack($steps[0]),
+            real_stack: self::stack($steps[count($steps) - 1]),
+            beside: $this->beside(),
+            over: $this->log->isOver(),
+        );
     }
 
     /** @return list<array{group: string, amount: float}> */

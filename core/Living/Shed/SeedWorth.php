@@ -85,7 +85,19 @@ final readonly class SeedWorth
             $worth = min($with, $new) - $best;
         }
 
-        return new self($lot->id, $lot->variety, (int) round(100 * $viability->value), $viability->age, $left, $lot->packetPrice, $with, $new,
-            $with <= $new, $worth, $worth !== null && $worth > 0.0 && $below !== null && $below <= self::TRIED, $below);
+        return new self(
+            lot: $lot->id,
+            name: $lot->variety,
+            alive_of_hundred: (int) round(100 * $viability->value),
+            age: $viability->age,
+            left: $left,
+            packet_price: $lot->packetPrice,
+            with_it: $with,
+            with_new: $new,
+            keep: $with <= $new,
+            test_worth: $worth,
+            test_pays: $worth !== null && $worth > 0.0 && $below !== null && $below <= self::TRIED,
+            throw_below: $below,
+        );
     }
 }

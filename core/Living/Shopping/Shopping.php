@@ -62,7 +62,8 @@ final readonly class Shopping
         $sum = fn (string $key): float => (float) array_sum(array_column($items, $key));
         $paid = $sum('paid') + array_sum(array_column($unneeded, 'paid'));
         $still = $sum('still');
-        $planned = $plan === null ? $sum('planned') : (float) array_sum(array_map(fn (ShoppingLine $line): float => $line->cost, ShoppingList::fromBooks($plan)));
+        $planned = $plan === null ? $sum('planned')
+            : (float) array_sum(array_map(fn (ShoppingLine $line): float => $line->cost, ShoppingList::fromBooks($plan)));
 
         return new self($items, $unneeded, $planned, $paid, $still, $paid + $still, $paid + $still - $planned);
     }
@@ -77,25 +78,25 @@ final readonly class Shopping
         [$name, $need, $stock, $holds, $unit] = self::facts($line, $books);
 
         return new ShoppingItem(
-            $line->kind,
-            $line->id,
-            $name,
-            ThingKind::from($line->kind)->shop(),
-            $need,
-            $stock,
-            $holds,
-            $unit,
-            $line->packs,
-            $price,
-            $line->cost,
-            $packs,
-            (float) array_sum(array_column($bought, 'paid')),
-            $left,
-            $left * $price,
-            max(0, $packs - $line->packs),
-            $day === null ? null : Day::ofNumber($day - ($line->kind === 'seed' ? self::SEED_DAYS : 0))->format(),
-            $day === null ? null : Day::ofNumber($day)->format(),
-            $first->crops($line->kind, $line->id),
+            kind: $line->kind,
+            id: $line->id,
+            name: $name,
+            where: ThingKind::from($line->kind)->shop(),
+            need: $need,
+            in_stock: $stock,
+            holds: $holds,
+            unit: $unit,
+            packs: $line->packs,
+            price: $price,
+            planned: $line->cost,
+            bought: $packs,
+            paid: (float) array_sum(array_column($bought, 'paid')),
+            left: $left,
+            still: $left * $price,
+            beyond: max(0, $packs - $line->packs),
+            order_by: $day === null ? null : Day::ofNumber($day - ($line->kind === 'seed' ? self::SEED_DAYS : 0))->format(),
+            needed_on: $day === null ? null : Day::ofNumber($day)->format(),
+            crops: $first->crops($line->kind, $line->id),
         );
     }
 

@@ -70,9 +70,21 @@ final readonly class Sowings
             'enough' => $sowings->enough($of, $up, $n),
         ], array_values($shown));
 
-        return new SowAgain($crop, $up, $of, $plan->crop->wanted, Day::ofNumber($sown + $plan->stages[0]->days())->format(),
-            Day::ofNumber($until)->format(), $believed, $more, Day::parse($today)->number > $until, $ways, $this->each($plan), $none - $cost,
-            $plan->method->pattern === Pattern::Community);
+        return new SowAgain(
+            crop: $crop,
+            up: $up,
+            of: $of,
+            wanted: $plan->crop->wanted,
+            look_on: Day::ofNumber($sown + $plan->stages[0]->days())->format(),
+            until: Day::ofNumber($until)->format(),
+            believed: $believed,
+            more: $more,
+            too_late: Day::parse($today)->number > $until,
+            ways: $ways,
+            each: $this->each($plan),
+            saves: $none - $cost,
+            in_seeds: $plan->method->pattern === Pattern::Community,
+        );
     }
 
     /** Many seeds in one pot: then seeds are counted, not sites. */
@@ -96,8 +108,19 @@ final readonly class Sowings
         [$more, $below] = $sowings->simpleRule($first, $most);
         $rule = array_map(fn (int $up): int => $sowings->bestMore($first, $up, $most)[0], range(0, $first));
 
-        return new TwoStep($crop, $first, $more, $below, Day::ofNumber($plan->sowOn() + $plan->stages[0]->days())->format(), $cost,
-            $atOnce, $atOnceCost, $atOnceCost - $cost, $sowings->byRule($first, $rule), $rule);
+        return new TwoStep(
+            crop: $crop,
+            first: $first,
+            more: $more,
+            below: $below,
+            look_on: Day::ofNumber($plan->sowOn() + $plan->stages[0]->days())->format(),
+            cost: $cost,
+            at_once: $atOnce,
+            at_once_cost: $atOnceCost,
+            saves: $atOnceCost - $cost,
+            best: $sowings->byRule($first, $rule),
+            rule: $rule,
+        );
     }
 
     /**

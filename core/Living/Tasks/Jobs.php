@@ -235,10 +235,25 @@ final readonly class Jobs
         $sites = $parts === [] ? $plan->sowing->sites : array_sum(array_column($parts, 'sites'));
 
         return new Job(
-            $task->id, $task->date, Day::ofNumber($plan->plantOutOn())->format(), JobGroup::Sow, $task->kind, $plan->crop->id, [$plan->crop->id],
-            "Sow {$plan->lot->variety}: ".$this->sitesAndSeeds($plan, $sites, $seedsFor($sites)), $this->howToSow($plan), $this->codes($plan, 0),
-            $this->onlyTray($plan, 0), count($parts) === 1 ? $parts[0]['row'] : null, LogKind::Sown, $sites, null, $seedsFor($sites),
-            minutes: $sites * $plan->stages[0]->stage->minutesPerSite, cautions: $this->sowingCautions($plan), parts: $parts,
+            id: $task->id,
+            date: $task->date,
+            until: Day::ofNumber($plan->plantOutOn())->format(),
+            group: JobGroup::Sow,
+            kind: $task->kind,
+            crop: $plan->crop->id,
+            crops: [$plan->crop->id],
+            words: "Sow {$plan->lot->variety}: ".$this->sitesAndSeeds($plan, $sites, $seedsFor($sites)),
+            detail: $this->howToSow($plan),
+            codes: $this->codes($plan, 0),
+            tray: $this->onlyTray($plan, 0),
+            row: count($parts) === 1 ? $parts[0]['row'] : null,
+            kind_of_entry: LogKind::Sown,
+            count: $sites,
+            of: null,
+            seeds: $seedsFor($sites),
+            minutes: $sites * $plan->stages[0]->stage->minutesPerSite,
+            cautions: $this->sowingCautions($plan),
+            parts: $parts,
         );
     }
 
@@ -271,10 +286,21 @@ final readonly class Jobs
             $done = ($up ?? 0) >= $of || ($day >= $full && isset($counted[$day]));
             $name = $plan->lot->variety;
             $jobs[] = new Job(
-                $day === $first ? $task->id : (string) JobId::look($plan->crop->id, Day::ofNumber($day)->format()), Day::ofNumber($day)->format(),
-                Day::ofNumber($day)->format(), JobGroup::Look, $day === $first ? TaskKind::FirstLook : TaskKind::Look, $plan->crop->id, [$plan->crop->id],
-                "{$name}: how many of {$of} up?", $this->lookDetail($day, $full, $due),
-                $this->codes($plan, 0), $this->onlyTray($plan, 0), null, LogKind::Up, $up ?? 0, $of,
+                id: $day === $first ? $task->id : (string) JobId::look($plan->crop->id, Day::ofNumber($day)->format()),
+                date: Day::ofNumber($day)->format(),
+                until: Day::ofNumber($day)->format(),
+                group: JobGroup::Look,
+                kind: $day === $first ? TaskKind::FirstLook : TaskKind::Look,
+                crop: $plan->crop->id,
+                crops: [$plan->crop->id],
+                words: "{$name}: how many of {$of} up?",
+                detail: $this->lookDetail($day, $full, $due),
+                codes: $this->codes($plan, 0),
+                tray: $this->onlyTray($plan, 0),
+                row: null,
+                kind_of_entry: LogKind::Up,
+                count: $up ?? 0,
+                of: $of,
                 asks_again: $day === $full || $due?->is_late === true,
             );
         }
@@ -307,11 +333,21 @@ final readonly class Jobs
         $detail = implode('; ', array_filter([$fill, $sign, $hardening]));
 
         return new Job(
-            $task->id, $task->date, Day::parse($task->date)->plus(self::CARRIED_DAYS)->format(), JobGroup::Move, TaskKind::Stage, $plan->crop->id,
-            [$plan->crop->id], "{$stage->stage->name}: {$plan->lot->variety}", $detail === '' ? null : $detail, $this->codes($plan, $stage->fills() ? $i : 0),
-            $stage->fills() ? $this->onlyTray($plan, $i) : null, null, $kind,
-            $kind === LogKind::Done ? null : $this->movedOn($plan, $stage->sites * max(1, $stage->stage->plantsPerSite)),
-            $this->facts[$plan->crop->id]->alive,
+            id: $task->id,
+            date: $task->date,
+            until: Day::parse($task->date)->plus(self::CARRIED_DAYS)->format(),
+            group: JobGroup::Move,
+            kind: TaskKind::Stage,
+            crop: $plan->crop->id,
+            crops: [$plan->crop->id],
+            words: "{$stage->stage->name}: {$plan->lot->variety}",
+            detail: $detail === '' ? null : $detail,
+            codes: $this->codes($plan, $stage->fills() ? $i : 0),
+            tray: $stage->fills() ? $this->onlyTray($plan, $i) : null,
+            row: null,
+            kind_of_entry: $kind,
+            count: $kind === LogKind::Done ? null : $this->movedOn($plan, $stage->sites * max(1, $stage->stage->plantsPerSite)),
+            of: $this->facts[$plan->crop->id]->alive,
             minutes: $stage->fills() ? $stage->sites * $stage->stage->minutesPerSite : 0.0,
         );
     }

@@ -110,13 +110,20 @@ final readonly class Session
             $scald = ($mix->kwhPerL ?? 0.0) > 0.0;
             $name = $id === '' ? '' : self::short($mix->name ?? $this->books->index->supplies[$id]->name);
             $jobs[] = new Job(
-                count($users[$id]) === 1 && count($litres) === 1 ? $first->id : (string) JobId::shared(TaskKind::Soak, $first->date, (string) $id),
-                $first->date,
-                $first->date, JobGroup::Wet, TaskKind::Soak, count($users[$id]) === 1 ? $users[$id][0] : null, $users[$id],
-                $id === '' ? 'Wet the pellets' : 'Wet '.$this->litres($amount)." of {$name}".($scald && ! str_contains($name, 'scald') ? ', scalded' : ''),
-                ($mix === null ? '' : $this->recipe($mix->parts, $amount).': ')
+                id: count($users[$id]) === 1 && count($litres) === 1 ? $first->id : (string) JobId::shared(TaskKind::Soak, $first->date, (string) $id),
+                date: $first->date,
+                until: $first->date,
+                group: JobGroup::Wet,
+                kind: TaskKind::Soak,
+                crop: count($users[$id]) === 1 ? $users[$id][0] : null,
+                crops: $users[$id],
+                words: $id === '' ? 'Wet the pellets'
+                    : 'Wet '.$this->litres($amount)." of {$name}".($scald && ! str_contains($name, 'scald') ? ', scalded' : ''),
+                detail: ($mix === null ? '' : $this->recipe($mix->parts, $amount).': ')
                     .'a squeezed handful holds together and does not drip'.($scald ? '. Carry small amounts of boiling water' : ''),
-                amount: $amount, supply: $id === '' ? null : (string) $id, minutes: $amount * ($mix->minutesPerL ?? 0.0),
+                amount: $amount,
+                supply: $id === '' ? null : (string) $id,
+                minutes: $amount * ($mix->minutesPerL ?? 0.0),
                 cautions: $scald ? ['boiling_water', 'dust'] : ['dust'],
             );
         }
@@ -146,7 +153,11 @@ final readonly class Session
             $names[$id] = $stage->container->name ?? '';
         }
 
-        return self::list(array_map(fn (string $id, float $n): string => max(1, Ceiling::roundUp($n)).' × '.$names[$id], array_keys($units), array_values($units)));
+        return self::list(array_map(
+            fn (string $id, float $n): string => max(1, Ceiling::roundUp($n)).' × '.$names[$id],
+            array_keys($units),
+            array_values($units),
+        ));
     }
 
     /** @param  list<Task>  $tasks */
@@ -205,8 +216,19 @@ final readonly class Session
 
         $id = $one ? $first->id : (string) JobId::shared($first->kind, $first->date);
 
-        return new Job($id, $first->date, Day::parse($first->date)->plus($days)->format(), $group,
-            $first->kind, $one ? $crops[0] : null, $crops, $words, $detail, minutes: $minutes, cautions: $cautions);
+        return new Job(
+            id: $id,
+            date: $first->date,
+            until: Day::parse($first->date)->plus($days)->format(),
+            group: $group,
+            kind: $first->kind,
+            crop: $one ? $crops[0] : null,
+            crops: $crops,
+            words: $words,
+            detail: $detail,
+            minutes: $minutes,
+            cautions: $cautions,
+        );
     }
 
     private function variety(string $crop): string

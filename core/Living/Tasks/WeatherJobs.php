@@ -35,9 +35,18 @@ final readonly class WeatherJobs
                 continue;
             }
             $deeds = array_filter([$this->deed('bring in', $night->bring_in), $this->deed('cover', $night->cover)]);
-            $jobs[] = new Job((string) JobId::shared(TaskKind::BringIn, $night->on), $night->on, $night->on, JobGroup::Evening, TaskKind::BringIn, null,
-                array_column([...$night->bring_in, ...$night->cover], 'crop'),
-                "{$this->degrees($night->low_c)} by dawn: ".implode('; ', $deeds), $this->why($night), minutes: $night->minutes);
+            $jobs[] = new Job(
+                id: (string) JobId::shared(TaskKind::BringIn, $night->on),
+                date: $night->on,
+                until: $night->on,
+                group: JobGroup::Evening,
+                kind: TaskKind::BringIn,
+                crop: null,
+                crops: array_column([...$night->bring_in, ...$night->cover], 'crop'),
+                words: "{$this->degrees($night->low_c)} by dawn: ".implode('; ', $deeds),
+                detail: $this->why($night),
+                minutes: $night->minutes,
+            );
         }
 
         return $jobs;
@@ -67,8 +76,17 @@ final readonly class WeatherJobs
                 $shade = $shade || $some[0][1]->shade;
                 array_push($crops, ...array_map(fn (array $one): string => (string) $one[0], $some));
             }
-            $jobs[] = new Job((string) JobId::shared(TaskKind::Harden, $on), $on, $on, JobGroup::Move, TaskKind::Harden, null, $crops,
-                'Harden off: '.implode('; ', $words), $shade ? 'out of the wind, and in shade on the first three days' : 'out of the wind');
+            $jobs[] = new Job(
+                id: (string) JobId::shared(TaskKind::Harden, $on),
+                date: $on,
+                until: $on,
+                group: JobGroup::Move,
+                kind: TaskKind::Harden,
+                crop: null,
+                crops: $crops,
+                words: 'Harden off: '.implode('; ', $words),
+                detail: $shade ? 'out of the wind, and in shade on the first three days' : 'out of the wind',
+            );
         }
 
         return $jobs;

@@ -239,22 +239,8 @@ final class Trays
         $placed = $tray->placed;
         usort($placed, fn (array $a, array $b): int => $a['row'] <=> $b['row']);
         $runs = [];
-        foreach ($placed as ['run' => $run, 'row' => $row, 'rows' => $rows, 'sites' => $sites, 'filled' => $filled]) {
-            $plan = $run->plan;
-            $facts = $this->log->crop($plan->crop->id, [$tray->id]);
-            $left = $this->hasLeft($run);
-            $last = $row + $rows - 1;
-            $isThick = $run->index === 0 && $plan->method->pattern === Pattern::Community;
-            $countOf = $isThick ? $this->seedsIn($run, $facts, $sites) : $sites * ($run->index === 0 ? 1 : $run->stage->stage->plantsPerSite);
-            $plants = $left ? 0 : $this->plants($run, $filled, $facts, $countOf, $tray->id, $shown);
-            $runs[] = new RowPicture(
-                $plan->crop->id, $run->index, $tray->id.$row.($last > $row ? "–{$last}" : ''), $row, $rows, $sites,
-                $run->index === 0 ? $plan->method->seedsPerSite : $run->stage->stage->plantsPerSite,
-                Day::ofNumber($run->stage->start)->format(), Day::ofNumber($run->end)->format(), $filled,
-                $places["{$plan->crop->id}|{$run->index}"] > 1, $facts->up, $plants, $countOf, $isThick ? 'seeds' : 'sites',
-                $countOf * ($run->index === 0 ? $plan->sowing->q : 1.0), $plan->lot->packetPrice <= 0.0,
-                $left,
-            );
+        foreach ($placed as $rows) {
+            $runs[] = $this->rows($tray, $rows, $places, $shown);
         }
         if ($runs === []) {
             return null;
@@ -263,10 +249,62 @@ final class Trays
         $name = $this->books->index->containers[$tray->container]->name;
 
         return new TrayPicture(
-            $tray->id, $tray->container, $name, $tray->grid->columns, $tray->grid->rows, $tray->grid->sites, $tray->grid->byTens,
-            $tray->hasLabelRow(), $first->stage->place->id, $first->stage->stage->mat, $first->stage->stage->light,
-            min(array_map(fn (RowPicture $run): string => $run->from, $runs)), max(array_map(fn (RowPicture $run): string => $run->to,
-                $runs)), $tray->byHand, $runs, $tray->freeAtEnd(),
+            id: $tray->id,
+            container: $tray->container,
+            name: $name,
+            columns: $tray->grid->columns,
+            rows: $tray->grid->rows,
+            sites: $tray->grid->sites,
+            by_tens: $tray->grid->byTens,
+            label_row: $tray->hasLabelRow(),
+            place: $first->stage->place->id,
+            mat: $first->stage->stage->mat,
+            light: $first->stage->stage->light,
+            from: min(array_map(fn (RowPicture $run): string => $run->from, $runs)),
+            to: max(array_map(fn (RowPicture $run): string => $run->to, $runs)),
+            by_hand: $tray->byHand,
+            runs: $runs,
+            free_rows: $tray->freeAtEnd(),
+        );
+    }
+
+    /**
+     * Rows of a tray that hold one crop.
+     *
+     * @param  array{run: Run, row: int, rows: int, sites: int, filled: bool}  $placed
+     * @param  array<string, int>  $places  in how many trays each run stands
+     * @param  array<string, int>  $shown  plants in the rows before, by crop, and by crop and tray
+     */
+    private function rows(Layout $tray, array $placed, array $places, array &$shown): RowPicture
+    {
+        ['run' => $run, 'row' => $row, 'rows' => $rows, 'sites' => $sites, 'filled' => $filled] = $placed;
+        $plan = $run->plan;
+        $facts = $this->log->crop($plan->crop->id, [$tray->id]);
+        $left = $this->hasLeft($run);
+        $last = $row + $rows - 1;
+        $isThick = $run->index === 0 && $plan->method->pattern === Pattern::Community;
+        $countOf = $isThick ? $this->seedsIn($run, $facts, $sites) : $sites * ($run->index === 0 ? 1 : $run->stage->stage->plantsPerSite);
+        $plants = $left ? 0 : $this->plants($run, $filled, $facts, $countOf, $tray->id, $shown);
+
+        return new RowPicture(
+            crop: $plan->crop->id,
+            stage: $run->index,
+            code: $tray->id.$row.($last > $row ? "–{$last}" : ''),
+            row: $row,
+            rows: $rows,
+            sites: $sites,
+            seeds_per_site: $run->index === 0 ? $plan->method->seedsPerSite : $run->stage->stage->plantsPerSite,
+            from: Day::ofNumber($run->stage->start)->format(),
+            to: Day::ofNumber($run->end)->format(),
+            filled: $filled,
+            continued: $places["{$plan->crop->id}|{$run->index}"] > 1,
+            up: $facts->up,
+            plants: $plants,
+            count_of: $countOf,
+            unit: $isThick ? 'seeds' : 'sites',
+            expected: $countOf * ($run->index === 0 ? $plan->sowing->q : 1.0),
+            own_seed: $plan->lot->packetPrice <= 0.0,
+            left: $left,
         );
     }
 

@@ -81,9 +81,18 @@ final readonly class Emerging
         $from = $early === null || ! $early->isUp ? $up : min($up, $sown + $early->days);
         $until = $late === null ? $up : max($up, $sown + $late->days);
 
-        return new Due($plan->crop->id, Day::ofNumber($sown)->format(), Day::ofNumber($up)->format(), Day::ofNumber($from)->format(),
-            $late !== null && ! $late->isUp ? null : Day::ofNumber($until)->format(), Day::ofNumber($planned)->format(), $isLate, $measured, $forecast,
-            $likely?->soilC);
+        return new Due(
+            crop: $plan->crop->id,
+            sown_on: Day::ofNumber($sown)->format(),
+            on: Day::ofNumber($up)->format(),
+            from: Day::ofNumber($from)->format(),
+            until: $late !== null && ! $late->isUp ? null : Day::ofNumber($until)->format(),
+            planned_on: Day::ofNumber($planned)->format(),
+            is_late: $isLate,
+            measured: $measured,
+            forecast: $forecast,
+            soil_c: $likely?->soilC,
+        );
     }
 
     /** Null where nothing is modelled. */

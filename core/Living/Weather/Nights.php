@@ -64,9 +64,19 @@ final readonly class Nights
             }
         }
 
-        return new Night(Day::ofNumber($evening)->format(), $low, $said->low, $measured?->low, $trust->spread_c, $in, $cover, $fails,
-            self::minutes($in, self::CARRY_MINUTES) + self::minutes($cover, self::COVER_MINUTES),
-            $in !== [] || $cover !== [], $measured === null ? null : $was);
+        return new Night(
+            on: Day::ofNumber($evening)->format(),
+            low_c: $low,
+            forecast_c: $said->low,
+            measured_c: $measured?->low,
+            spread_c: $trust->spread_c,
+            bring_in: $in,
+            cover: $cover,
+            cover_may_fail: $fails,
+            minutes: self::minutes($in, self::CARRY_MINUTES) + self::minutes($cover, self::COVER_MINUTES),
+            is_cold: $in !== [] || $cover !== [],
+            was_cold: $measured === null ? null : $was,
+        );
     }
 
     private function trustBefore(int $evening): ForecastTrust

@@ -86,16 +86,16 @@ final readonly class BenchDays
         }
 
         return new self(
-            $energy->place->id,
-            $energy->place->name,
-            Day::ofNumber($energy->load->firstDay)->format(),
-            $energy->load->flats[PlaceLoad::ALL],
-            $energy->load->flats[PlaceLoad::LIGHT],
-            $energy->load->flats[PlaceLoad::HEAT],
-            $energy->place->flats,
-            $energy->lamps->flats(),
-            $warmed,
-            $crowded,
+            id: $energy->place->id,
+            name: $energy->place->name,
+            first: Day::ofNumber($energy->load->firstDay)->format(),
+            all: $energy->load->flats[PlaceLoad::ALL],
+            light: $energy->load->flats[PlaceLoad::LIGHT],
+            heat: $energy->load->flats[PlaceLoad::HEAT],
+            room: $energy->place->flats,
+            lit: $energy->lamps->flats(),
+            warmed: $warmed,
+            crowded: $crowded,
         );
     }
 

@@ -96,7 +96,17 @@ final class EquipmentBook implements Book
         $season = $this->index->season;
         $charge =
             $row->owned && ! $season->chargeOwned ? 0.0 : CapitalRecovery::share($row->price, $row->lifeSeasons, $season->discountRate);
-        $this->items[] = new Equipment($kind, $row->id, $head, $row->price, $row->lifeSeasons, $row->owned, $charge, $place, $neededBy);
+        $this->items[] = new Equipment(
+            kind: $kind,
+            id: $row->id,
+            head: $head,
+            price: $row->price,
+            lifeSeasons: $row->lifeSeasons,
+            owned: $row->owned,
+            charge: $charge,
+            place: $place,
+            neededBy: $neededBy,
+        );
     }
 
     /** @return list<array<string, float>> */

@@ -64,18 +64,18 @@ final readonly class Ledger
         $worth = round($result->hours * $season->hourlyValue, $places);
 
         return new self(
-            array_map(fn (Head $head): array => ['head' => $head->value, 'words' => $head->words()], $used),
-            $rows,
-            array_combine(array_column($used, 'value'), array_map($money, $columns)),
-            $money($all),
-            $result->hours,
-            $worth,
-            $money($all) + $worth,
-            round($result->income, $places),
-            round($result->cash_now, $places),
-            round($result->electricity_bill, $places),
-            $result->per_finished,
-            $places,
+            heads: array_map(fn (Head $head): array => ['head' => $head->value, 'words' => $head->words()], $used),
+            rows: $rows,
+            totals: array_combine(array_column($used, 'value'), array_map($money, $columns)),
+            cost: $money($all),
+            hours: $result->hours,
+            hours_worth: $worth,
+            with_time: $money($all) + $worth,
+            income: round($result->income, $places),
+            cash_now: round($result->cash_now, $places),
+            electricity_bill: round($result->electricity_bill, $places),
+            per_finished: $result->per_finished,
+            places: $places,
         );
     }
 
@@ -87,7 +87,16 @@ final readonly class Ledger
         $methods = array_column($season->methods, 'name', 'id');
         $bought = $crop->method === Setup::NURSERY;
 
-        return new LedgerRow($crop->id, $lots[$rows[$crop->id]->lot], $bought ? null : $methods[$crop->method] ?? $crop->method, $heads, $cost,
-            $bought ? (float) $rows[$crop->id]->wanted : $crop->useful, $crop->per_finished, $crop->hours, $crop->income);
+        return new LedgerRow(
+            crop: $crop->id,
+            name: $lots[$rows[$crop->id]->lot],
+            method: $bought ? null : $methods[$crop->method] ?? $crop->method,
+            heads: $heads,
+            cost: $cost,
+            useful: $bought ? (float) $rows[$crop->id]->wanted : $crop->useful,
+            per_finished: $crop->per_finished,
+            hours: $crop->hours,
+            income: $crop->income,
+        );
     }
 }

@@ -92,17 +92,17 @@ final class CropPlanner
         $sowing = $this->sower->plan($method, $crop, Chain::forCrop($method, $crop, $g, [$bad * $relative, $good * $relative], $season));
 
         return $sowing === null ? Warning::CannotReach : new CropPlan(
-            $crop,
-            $lot,
-            $method,
-            $species,
-            $viability,
-            $timetable->sown,
-            $g,
-            $sowing,
-            $this->stages($crop, $method, $sowing, $timetable),
-            $timetable->lateDays,
-            $frost === Frost::Threatens,
+            crop: $crop,
+            lot: $lot,
+            method: $method,
+            species: $species,
+            viability: $viability,
+            sown: $timetable->sown,
+            g: $g,
+            sowing: $sowing,
+            stages: $this->stages($crop, $method, $sowing, $timetable),
+            lateDays: $timetable->lateDays,
+            frost: $frost === Frost::Threatens,
         );
     }
 

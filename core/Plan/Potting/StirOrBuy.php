@@ -70,8 +70,17 @@ final readonly class StirOrBuy
         }
         $isBag = $bag !== null && array_keys($parts) === [$bag->id];
 
-        return new MixWay($id, $kind, $name, $per, $cash, $minutes * $this->litres / 60.0, $rows, $steps,
-            $bag === null || $isBag ? null : $this->tips($parts, $supplies, $bag));
+        return new MixWay(
+            id: $id,
+            kind: $kind,
+            name: $name,
+            per_l: $per,
+            cash: $cash,
+            hours: $minutes * $this->litres / 60.0,
+            parts: $rows,
+            steps: $steps,
+            tips_at: $bag === null || $isBag ? null : $this->tips($parts, $supplies, $bag),
+        );
     }
 
     /**

@@ -82,9 +82,18 @@ final readonly class Bench
                 }
                 $here = $rows["{$plan->crop->id} {$filled}"] ?? [];
                 $sites = $here === [] ? $stage->sites : array_sum(array_column($here, 'sites'));
-                $stands[] = new Stand($plan->crop->id, $stage->stage->name, Day::ofNumber($stage->start)->format(),
-                    Day::ofNumber($stage->end)->format(), $stage->sites === 0 ? 0.0 : $stage->flats * $sites / $stage->sites, $stage->stage->light,
-                    $stage->stage->mat, $stage->container?->id, $sites, $here === [] ? null : implode(', ', array_column($here, 'code')));
+                $stands[] = new Stand(
+                    crop: $plan->crop->id,
+                    stage: $stage->stage->name,
+                    from: Day::ofNumber($stage->start)->format(),
+                    to: Day::ofNumber($stage->end)->format(),
+                    flats: $stage->sites === 0 ? 0.0 : $stage->flats * $sites / $stage->sites,
+                    light: $stage->stage->light,
+                    mat: $stage->stage->mat,
+                    container: $stage->container?->id,
+                    sites: $sites,
+                    codes: $here === [] ? null : implode(', ', array_column($here, 'code')),
+                );
             }
         }
 
@@ -129,16 +138,7 @@ final readonly class Bench
         }
         $things = [];
         foreach ($lights as $i => $light) {
-            $kwh = $light->watts / 1000 * $light->hoursPerDay * $days['lights'][$i];
-            $dose = DailyLightIntegral::forLight($light);
-            $estimated = $light->lumens !== null && $light->ppfUmolS !== null
-                && abs($light->ppfUmolS - PhotonFlux::estimate($light->lumens, $light->kelvin)) < 0.06;
-            $ppfd = $dose === null || $light->hoursPerDay <= 0.0 ? null : $dose / ($light->hoursPerDay * 0.0036);
-            $hours = $ppfd === null || $ppfd <= 0.0 ? null : self::NEEDED_DOSE / ($ppfd * 0.0036);
-            $power = $kwh * $tariff->meanOver($light->onAt, $light->hoursPerDay);
-            $things[] = new ThingUse('lights', $light->id, $days['lights'][$i], $kwh, $power, self::share($light, $books), $dose, $ppfd, $hours,
-                $estimated, BestHour::forLight($light, $tariff, $kwh),
-                $light->owned ? LampOffer::instead($light, $power, $books->season(), new Catalogue()) : null);
+            $things[] = self::lamp($light, $days['lights'][$i], $books, $tariff);
         }
         foreach ($mats as $i => $mat) {
             $kwh = $mat->watts / 1000 * 24 * $days['duty'][$i];
@@ -150,6 +150,33 @@ final readonly class Bench
         }
 
         return $things;
+    }
+
+    /** A lamp that burns on so many days, with the light it gives a seedling, and when it would burn for less. */
+    private static function lamp(Light $light, int $days, SetupBooks $books, DailyTariff $tariff): ThingUse
+    {
+        $kwh = $light->watts / 1000 * $light->hoursPerDay * $days;
+        $dose = DailyLightIntegral::forLight($light);
+        $estimated = $light->lumens !== null && $light->ppfUmolS !== null
+            && abs($light->ppfUmolS - PhotonFlux::estimate($light->lumens, $light->kelvin)) < 0.06;
+        $ppfd = $dose === null || $light->hoursPerDay <= 0.0 ? null : $dose / ($light->hoursPerDay * 0.0036);
+        $hours = $ppfd === null || $ppfd <= 0.0 ? null : self::NEEDED_DOSE / ($ppfd * 0.0036);
+        $power = $kwh * $tariff->meanOver($light->onAt, $light->hoursPerDay);
+
+        return new ThingUse(
+            kind: 'lights',
+            id: $light->id,
+            days: $days,
+            kwh: $kwh,
+            power: $power,
+            share: self::share($light, $books),
+            dose: $dose,
+            ppfd: $ppfd,
+            hours_to_dose: $hours,
+            estimated: $estimated,
+            best_hour: BestHour::forLight($light, $tariff, $kwh),
+            instead: $light->owned ? LampOffer::instead($light, $power, $books->season(), new Catalogue()) : null,
+        );
     }
 
     private static function share(Light|Mat|Appliance $thing, SetupBooks $books): float

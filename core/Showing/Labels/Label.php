@@ -57,8 +57,17 @@ final readonly class Label
         $plan = $books->plans[$books->grown[$run->crop]];
         $species = $books->index->species[$plan->lot->species];
 
-        return new self($run->crop, $plan->lot->variety, $species->name, $run->code, $tray->id, $run->row, $run->own_seed,
-            $plan->viability->age > 0 ? $plan->lot->packedFor : null, $sownOn ?? Day::ofNumber($plan->sowOn())->format(),
-            Day::ofNumber($plan->plantOutOn())->format());
+        return new self(
+            crop: $run->crop,
+            variety: $plan->lot->variety,
+            species: $species->name,
+            code: $run->code,
+            tray: $tray->id,
+            row: $run->row,
+            own_seed: $run->own_seed,
+            packed_for: $plan->viability->age > 0 ? $plan->lot->packedFor : null,
+            sow_on: $sownOn ?? Day::ofNumber($plan->sowOn())->format(),
+            out_on: Day::ofNumber($plan->plantOutOn())->format(),
+        );
     }
 }

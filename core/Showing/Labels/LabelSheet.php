@@ -31,9 +31,19 @@ final readonly class LabelSheet
     public static function all(): array
     {
         return array_map(fn (array $row): self => new self(
-            (string) $row['id'], (string) $row['name'], (float) $row['paper_width_mm'], (float) $row['paper_height_mm'], (int) $row['columns'],
-            (int) $row['rows'], (float) $row['width_mm'], (float) $row['height_mm'], (float) $row['left_mm'], (float) $row['top_mm'],
-            (float) $row['gap_x_mm'], (float) $row['gap_y_mm'], $row['stick'] === true,
+            id: (string) $row['id'],
+            name: (string) $row['name'],
+            paper_width_mm: (float) $row['paper_width_mm'],
+            paper_height_mm: (float) $row['paper_height_mm'],
+            columns: (int) $row['columns'],
+            rows: (int) $row['rows'],
+            width_mm: (float) $row['width_mm'],
+            height_mm: (float) $row['height_mm'],
+            left_mm: (float) $row['left_mm'],
+            top_mm: (float) $row['top_mm'],
+            gap_x_mm: (float) $row['gap_x_mm'],
+            gap_y_mm: (float) $row['gap_y_mm'],
+            stick: $row['stick'] === true,
         ), CatalogueFile::rows('label-sheets'));
     }
 

@@ -44,15 +44,15 @@ final readonly class CropLine
         $viability = Viability::forLot($lot, $index->species[$lot->species], $index->season->year);
 
         return new self(
-            $viability->age,
-            (int) round(100 * $viability->value),
-            (int) round(100 * $viability->fresh),
-            (int) round(100 * $viability->aged),
-            $viability->seedsKnown - ($lot->test->sown ?? 0),
-            $result->g === null ? null : (int) round(100 * $result->g),
-            self::strip($result, $crop->wanted),
-            $result->boughtEach(),
-            self::saves($result),
+            age: $viability->age,
+            alive_of_hundred: (int) round(100 * $viability->value),
+            fresh_of_hundred: (int) round(100 * $viability->fresh),
+            aged_of_hundred: (int) round(100 * $viability->aged),
+            seeds_known: $viability->seedsKnown - ($lot->test->sown ?? 0),
+            come_up_of_hundred: $result->g === null ? null : (int) round(100 * $result->g),
+            strip: self::strip($result, $crop->wanted),
+            nursery_each: $result->boughtEach(),
+            saves: self::saves($result),
         );
     }
 

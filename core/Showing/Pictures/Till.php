@@ -58,7 +58,17 @@ final readonly class Till
     private static function make(?float $seedling, ?float $same, ?float $nursery, ?float $keep, SetupResult $setup,
         ?float $low, ?float $high, ?float $odds = null): self
     {
-        return new self($seedling, $same, $nursery, $same === null || $nursery === null ? null : $nursery - $same,
-            $keep, $setup->cash_now, array_sum($setup->kwh), $low, $high, $odds);
+        return new self(
+            per_finished: $seedling,
+            same: $same,
+            nursery: $nursery,
+            difference: $same === null || $nursery === null ? null : $nursery - $same,
+            keep: $keep,
+            cash_now: $setup->cash_now,
+            kwh: array_sum($setup->kwh),
+            per_finished_low: $low,
+            per_finished_high: $high,
+            p_keep: $odds,
+        );
     }
 }
