@@ -1,3 +1,3 @@
 import { defineConfig } from 'vitest/config';
 
-export default defineConfig({ test: { include: ['web/src/**/*.test.{ts,tsx}', 'tests/Web/**/*.test.ts'] } });
+export default defineConfig({ test: { include: ['web/**/*.test.{ts,tsx}', 'tests/Web/**/*.test.ts'] } });

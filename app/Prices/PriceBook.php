@@ -108,7 +108,7 @@ final readonly class PriceBook
         $result = $kept->costing->setup($setup);
         $needs = [];
         foreach (Shopping::fromBooks($books, [])->items as $item) {
-            $needs["{$item->kind} {$item->id}"] = max(0.0, ($item->need ?? 0.0) - ($item->in_stock ?? 0.0));
+            $needs["{$item->kind} {$item->id}"] = $item->lacking();
         }
         $offers = [];
         foreach (ThingKind::cases() as $kind) {
@@ -118,8 +118,7 @@ final readonly class PriceBook
                 $now = (float) ($row->{$key} ?? 0);
                 $holds = $holdsKey === null ? null : (float) ($row->{$holdsKey} ?? 0);
                 $need = $needs["{$kind->value} ".Cell::text($row->id)] ?? 0.0;
-                // A bale is bought as it is pressed, and needed as it is used.
-                $found = PackOffer::best($newest[SpeciesNames::plain($name)] ?? [], $now, $holds, $need / (float) ($row->expansion ?? 1));
+                $found = PackOffer::best($newest[SpeciesNames::plain($name)] ?? [], $now, $holds, $need, (float) ($row->expansion ?? 1));
                 if ($found === null) {
                     continue;
                 }
@@ -128,7 +127,7 @@ final readonly class PriceBook
                 $also = ! $found->isPackOf($holds) ? [['path' => $path((string) $holdsKey), 'to' => $amount]] : [];
                 $with = $this->with($kept, [...$also, ['path' => $path($key), 'to' => $found->price]], $setup);
                 $offers[] = ['path' => $path($key), 'name' => $name, 'now' => $now, 'price' => $found->price, 'shop' => $found->shop,
-                    'on' => $found->on, 'cost' => $with->cost - $result->cost, 'cash' => $with->cash_now - $result->cash_now, 'also' => $also];
+                    'on' => $found->on, ...$with->dearerThan($result), 'also' => $also];
             }
         }
 
@@ -148,10 +147,11 @@ final readonly class PriceBook
             $holds = $one->holds === null ? null : self::inCore((float) $one->holds, $one->unit);
             $see($one->name, (float) $one->price, $holds, $one->shop, $one->seen_on->format('Y-m-d'));
         }
+        /** @var list<Purchase> $bought */
         $bought = Purchase::query()->join('seasons', 'seasons.id', '=', 'purchases.season_id')->where('seasons.user_id', $user->id)
-            ->whereNull('seasons.deleted_at')->whereRaw("seasons.document->>'currency' = ?", [$currency])->orderBy('bought_on')->get('purchases.*');
+            ->whereNull('seasons.deleted_at')->whereRaw("seasons.document->>'currency' = ?", [$currency])->orderBy('bought_on')->get('purchases.*')->values()->all();
         foreach ($bought as $one) {
-            $see($one->name, (float) $one->paid / $one->packs, null, $one->shop, $one->bought_on->format('Y-m-d'));
+            $see($one->name, $one->bought()->each(), null, $one->shop, $one->bought_on->format('Y-m-d'));
         }
         // Of one day, what was paid is surer than what was seen.
         foreach ($lines as &$some) {

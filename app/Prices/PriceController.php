@@ -64,6 +64,8 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  *     faulty: int,
  *     faults: list<array{line: int, why: string}>,
  *     sample: list<PriceLine>,
+ *     // beyond the sample
+ *     more: int,
  *     kept: bool,
  * }
  * @phpstan-type PriceOffersShape array{
@@ -83,6 +85,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  */
 final class PriceController
 {
+    /** Lines of a table that are shown before it is kept. */
+    private const SAMPLE = 12;
+
     private const MOST_BYTES = 4_000_000;
 
     public function __construct(private readonly Gardener $gardener, private readonly PriceBook $book)
@@ -188,7 +193,8 @@ final class PriceController
             'known' => count($table->lines) - count($new),
             'faulty' => $table->faulty,
             'faults' => $table->faults,
-            'sample' => array_slice($new, 0, 12),
+            'sample' => array_slice($new, 0, self::SAMPLE),
+            'more' => max(0, count($new) - self::SAMPLE),
             'kept' => (bool) $input['keep'],
         ]);
     }

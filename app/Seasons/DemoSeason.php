@@ -97,10 +97,11 @@ final class DemoSeason
     {
         $meter = new SimulatedMeter(DeviceKind::from($device->kind->value), $like->level, $like->hours, self::EVERY, seed: $like->seed);
         $from = (int) strtotime("{$like->from} UTC");
-        foreach ($meter->posts($from, intdiv($like->days * self::DAY, self::EVERY)) as $post) {
+        $days = (int) $like->days;
+        foreach ($meter->posts($from, intdiv($days * self::DAY, self::EVERY)) as $post) {
             DB::table('readings')->insertOrIgnore(array_map(fn (array $one): array => ['device_id' => $device->id, ...$one], $post));
         }
-        $device->update(['heard_at' => gmdate('Y-m-d\TH:i:s\Z', $from + $like->days * self::DAY)]);
+        $device->update(['heard_at' => gmdate('Y-m-d\TH:i:s\Z', $from + $days * self::DAY)]);
     }
 
     private static function read(string $name): stdClass

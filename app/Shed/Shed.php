@@ -14,6 +14,7 @@ use App\Seasons\KeptSeason;
 use JollyPenny\Core\Living\Shed\HandCount;
 use JollyPenny\Core\Living\Shed\Leftover;
 use JollyPenny\Core\Living\Shed\Leftovers;
+use JollyPenny\Core\Living\Shed\StockOffer;
 use JollyPenny\Core\Season\Catalogue\Cell;
 use JollyPenny\Core\Season\Catalogue\SpeciesNames;
 use JollyPenny\Core\Season\Setup;
@@ -23,8 +24,6 @@ use stdClass;
 /** What lies in a person's shed: what seasons left, what was bought since, what was thrown out. */
 final readonly class Shed
 {
-    private const SAME = 1e-3;
-
     /**
      * @param  list<array{name: string, why: string}>  $stays  what undoing a roll has left as it is
      * @return array<string, mixed>
@@ -107,36 +106,19 @@ final readonly class Shed
         [$list, $id, $key] = [(string) $kind->list(), Cell::text($row->id), (string) $kind->stockKey()];
         $isSeed = $kind === ThingKind::Seed;
         $each = $isSeed ? (float) ($row->seeds_per_packet ?? 0) : 1.0;
-        $owned = $key === 'owned';
-        $now = $owned ? (float) (bool) ($row->{$key} ?? false) : (float) ($row->{$key} ?? 0) * $each;
+        $kept = $key === 'owned' ? ($row->owned ?? false) === true : (float) ($row->{$key} ?? 0);
         $item = $byYear[$isSeed ? (int) ($row->packed_for ?? 0) : 0] ?? null;
         $also = [];
         $name = Cell::text($row->{$kind->nameKey()} ?? '');
-        if ($item === null && $isSeed && $now < self::SAME) {
+        if ($item === null && $isSeed && StockOffer::isNone($key, $kept, $each)) {
             krsort($byYear);
             $item = array_values(array_filter($byYear, fn (ShedItem $one): bool => (float) $one->amount > 0.0))[0] ?? null;
             $item === null ?: $also[] = ['path' => [$list, $id, 'packed_for'], 'to' => $item->packed_for];
             $name .= $item === null ? '' : ", packed for {$item->packed_for}";
         }
-        if ($item === null || $each <= 0.0) {
-            return null;
-        }
-        $shed = $owned ? min(1.0, (float) $item->amount) : (float) $item->amount;
-        // A packet's part is kept to four places.
-        if (abs($now - $shed) <= max(self::SAME, $each * 1e-4)) {
-            return null;
-        }
+        $offer = $item === null || $each <= 0.0 ? null : StockOffer::beside($key, $kept, $each, (float) $item->amount);
 
-        return ['path' => [$list, $id, $key], 'name' => $name, 'now' => $now, 'shed' => $shed, 'unit' => $item->unit,
-            'to' => self::asKept($key, $shed, $each), 'also' => $also];
-    }
-
-    private static function asKept(string $key, float $shed, float $each): float|bool
-    {
-        return match ($key) {
-            'owned' => $shed > 0.0,
-            'owned_units' => floor($shed),
-            default => round($shed / $each, 4),
-        };
+        return $item === null || $offer === null ? null : ['path' => [$list, $id, $key], 'name' => $name, 'now' => $offer->now, 'shed' => $offer->shed,
+            'unit' => $item->unit, 'to' => $offer->to, 'also' => $also];
     }
 }

@@ -36,7 +36,7 @@ final readonly class SeasonWeather
         if ($place === null && $thermometers === []) {
             return null;
         }
-        $book = $place === null ? new WeatherBook : WeatherDays::book($place, $kept->file->year - 1);
+        $book = $place === null ? new WeatherBook : WeatherDays::book($place, $kept->file->year);
 
         return self::at($book, $kept, $books, $log, SeenFrom::day($books, $log, Day::parse($today)), $thermometers);
     }

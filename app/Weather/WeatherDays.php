@@ -90,10 +90,11 @@ final readonly class WeatherDays
     }
 
     /**
-     * @param  ?int  $from  first year; all without
+     * @param  ?int  $season  year of a season, which needs what is from the year before it on; all without
      */
-    public static function book(WeatherPlace $place, ?int $from = null): WeatherBook
+    public static function book(WeatherPlace $place, ?int $season = null): WeatherBook
     {
+        $from = $season === null ? null : $season - 1;
         $measured = $forecasts = [];
         /** @var list<\stdClass> $years */
         $years = DB::table('weather_years')->where('weather_place_id', $place->id)->where('year', '>=', $from ?? 0)->orderBy('year')->get()->all();

@@ -117,7 +117,7 @@ enum WorkKind: string
     {
         $bought = BoughtSeason::withPurchases($season, $purchases);
 
-        return (new Budget($bought->season, $setup, $amount - $bought->paid, $progress, $forSeason))->result()->with(limit: $amount, paid: $bought->paid);
+        return (new Budget($bought->season, $setup, $bought->left($amount), $progress, $forSeason))->result()->with(limit: $amount, paid: $bought->paid);
     }
 
     /** As it is kept: objects and lists, without classes. */

@@ -26,6 +26,7 @@ final readonly class Advice
      * @param  ?float  $nursery  the same plant bought
      * @param  float  $cost  money to fill the list
      * @param  ?float  $saves  money against buying the same plants; null where it grows nothing that one could buy
+     * @param  ?float  $buying  money for buying the same plants
      * @param  ?float  $p_keep  chance that it saves anything
      * @param  bool  $qualifies  supplies the list, with light, warmth and room for all of it
      * @param  float  $missing  plants
@@ -45,6 +46,7 @@ final readonly class Advice
         public ?float $nursery,
         public float $cost,
         public ?float $saves,
+        public ?float $buying,
         public ?float $p_keep,
         public bool $qualifies,
         public float $missing,
@@ -76,6 +78,7 @@ final readonly class Advice
             nursery: $result->nursery_per_plant,
             cost: $result->fill_cost,
             saves: $growsWhatIsSold ? $result->keep : null,
+            buying: $growsWhatIsSold && $result->keep !== null ? $result->fill_cost + $result->keep : null,
             p_keep: $growsWhatIsSold ? $result->p_keep : null,
             qualifies: $standing->qualifies(),
             missing: $result->missing,

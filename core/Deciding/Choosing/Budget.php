@@ -111,6 +111,7 @@ final class Budget
             bare: true,
             before: $all->before,
             after: $less->after,
+            lost: $less->after->missing - $all->before->missing,
             steps: [$put, ...$less->steps],
         );
     }
@@ -141,6 +142,7 @@ final class Budget
             bare: false,
             before: $before,
             after: $after,
+            lost: $after->missing - $before->missing,
             steps: $this->steps($asItIs, $ways, $lights, $mats, $before),
         );
     }

@@ -21,6 +21,7 @@ final readonly class Budgeted
      * @param  list<string>  $lights
      * @param  list<string>  $mats
      * @param  bool  $bare  shelves and fans are put off
+     * @param  float  $lost  plants fewer than now
      * @param  list<BudgetStep>  $steps
      * @param  float  $paid  money already, also beside the plan; `before` and `after` are what is still to pay
      */
@@ -37,6 +38,7 @@ final readonly class Budgeted
         public bool $bare,
         public BudgetTotals $before,
         public BudgetTotals $after,
+        public float $lost,
         public array $steps,
         public float $paid = 0.0,
     ) {

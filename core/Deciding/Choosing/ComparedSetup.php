@@ -31,6 +31,7 @@ final readonly class ComparedSetup
      * @param  list<array{code: string, crops: int}>  $lacks  light, warmth or time, and for how many crops
      * @param  ?float  $unsold_each  money for one plant of the grown crops that no nursery sells; null where there are none
      * @param  list<array{name: string, packs: int, cost: float}>  $to_buy  lasting things it does not have yet
+     * @param  float  $lasting  money for those
      */
     private function __construct(
         public string $id,
@@ -46,6 +47,7 @@ final readonly class ComparedSetup
         public array $lacks,
         public ?float $unsold_each,
         public array $to_buy,
+        public float $lasting,
     ) {
     }
 
@@ -67,6 +69,7 @@ final readonly class ComparedSetup
             }
         }
 
+        $toBuy = self::toBuy($result, $season);
         $stillMissing = $result->missing - ($plants - $supplied);
 
         return new self(
@@ -82,7 +85,8 @@ final readonly class ComparedSetup
             qualifies: $qualifies,
             lacks: self::lacks($result),
             unsold_each: self::unsoldEach($result),
-            to_buy: self::toBuy($result, $season),
+            to_buy: $toBuy,
+            lasting: (float) array_sum(array_column($toBuy, 'cost')),
         );
     }
 

@@ -18,12 +18,17 @@ final readonly class SeedWorth
 {
     public const TRIED = 10;
 
+    /** Saving less than that part of a packet's price is no reason to buy one. A rule of ours. */
+    private const HARDLY = 0.25;
+
     /**
      * @param  int  $alive_of_hundred  as it is believed
      * @param  int  $age  years
      * @param  float  $left  seeds in the drawer
      * @param  float  $with_it  money to fill the list, with it
      * @param  float  $with_new  money to fill the list, with a new packet of the year
+     * @param  float  $new_dearer  money by which a new packet costs more than this seed
+     * @param  bool  $hardly  a new packet would save too little to be worth buying
      * @param  bool  $keep  it is cheaper than a new packet
      * @param  ?float  $test_worth  money that a test of ten saves on average, less the ten seeds; null where it was tested already, or too few are left
      * @param  ?int  $throw_below  so few of ten coming up, and a new packet is cheaper; null where the test changes nothing
@@ -37,6 +42,8 @@ final readonly class SeedWorth
         public float $packet_price,
         public float $with_it,
         public float $with_new,
+        public float $new_dearer,
+        public bool $hardly,
         public bool $keep,
         public ?float $test_worth,
         public bool $test_pays,
@@ -94,6 +101,8 @@ final readonly class SeedWorth
             packet_price: $lot->packetPrice,
             with_it: $with,
             with_new: $new,
+            new_dearer: $new - $with,
+            hardly: $with - $new < self::HARDLY * $lot->packetPrice,
             keep: $with <= $new,
             test_worth: $worth,
             test_pays: $worth !== null && $worth > 0.0 && $below !== null && $below <= self::TRIED,

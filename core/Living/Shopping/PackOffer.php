@@ -32,10 +32,12 @@ final readonly class PackOffer
      * @param  list<self>  $offers  the newest of each pack, the newest first
      * @param  float  $price  in the season
      * @param  ?float  $holds  of the season's pack
-     * @param  float  $need  in the same unit
+     * @param  float  $need  in the same unit, as it is used
+     * @param  float  $swells  to so many times what a pack holds: a bale is bought as it is pressed
      */
-    public static function best(array $offers, float $price, ?float $holds, float $need): ?self
+    public static function best(array $offers, float $price, ?float $holds, float $need, float $swells = 1.0): ?self
     {
+        $need /= $swells;
         $same = array_values(array_filter($offers, fn (self $one): bool => $one->isPackOf($holds)))[0] ?? null;
         $best = $same;
         $least = self::cost($same->price ?? $price, $holds, $need);

@@ -27,4 +27,10 @@ final readonly class Purchase
         public string $note,
     ) {
     }
+
+    /** Money for a pack. */
+    public function each(): float
+    {
+        return $this->paid / $this->packs;
+    }
 }

@@ -47,4 +47,10 @@ final readonly class ShoppingItem
         public array $crops,
     ) {
     }
+
+    /** What has still to be had of it, in its unit; 0 where no amount is needed. */
+    public function lacking(): float
+    {
+        return max(0.0, ($this->need ?? 0.0) - ($this->in_stock ?? 0.0));
+    }
 }

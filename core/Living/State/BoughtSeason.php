@@ -47,4 +47,10 @@ final readonly class BoughtSeason
             gear: array_map(fn (Gear $one): Gear => $one->with(owned: $one->owned || $bought('gear', $one->id) > 0), $season->gear),
         ), (float) array_sum(array_column($purchases, 'paid')));
     }
+
+    /** What a limit leaves to pay, of which so much was paid already. */
+    public function left(float $limit): float
+    {
+        return $limit - $this->paid;
+    }
 }

@@ -12,6 +12,7 @@ final readonly class RowPicture
      * @param  int  $stage  which of the method's fills them
      * @param  string  $code  as on the label: C1–2
      * @param  int  $row  the first, from 1
+     * @param  int  $seeds  sown here, or to be sown; 0 where plants are moved into it
      * @param  string  $from  day they are filled
      * @param  string  $to  day after the last
      * @param  bool  $filled  written down as sown or moved
@@ -32,6 +33,7 @@ final readonly class RowPicture
         public int $rows,
         public int $sites,
         public int $seeds_per_site,
+        public int $seeds,
         public string $from,
         public string $to,
         public bool $filled,

@@ -294,6 +294,7 @@ final class Trays
             rows: $rows,
             sites: $sites,
             seeds_per_site: $run->index === 0 ? $plan->method->seedsPerSite : $run->stage->stage->plantsPerSite,
+            seeds: $run->index > 0 ? 0 : ($isThick ? $countOf : $sites * $plan->method->seedsPerSite),
             from: Day::ofNumber($run->stage->start)->format(),
             to: Day::ofNumber($run->end)->format(),
             filled: $filled,

@@ -18,6 +18,7 @@ final readonly class Filling
      * @param  float  $pot  money for the site's share of a season
      * @param  float  $mix  money for the mix in it
      * @param  float  $wash  money for washing and holing
+     * @param  float  $cost  money for all three
      * @param  ?string  $mix_id  mix or supply it is filled with; null where no method says
      * @param  float  $five_seasons  money for the site's pots over five seasons, bought again as they go
      * @param  int  $per_flat  sites on a flat
@@ -27,6 +28,7 @@ final readonly class Filling
         public float $pot,
         public float $mix,
         public float $wash,
+        public float $cost,
         public ?string $mix_id,
         public float $five_seasons,
         public int $per_flat,
@@ -42,7 +44,19 @@ final readonly class Filling
         $pot = $container->singleUse ? $each : CapitalRecovery::share($each, $container->lifeSeasons, $season->discountRate);
         $bought = $container->singleUse ? self::SEASONS : (int) ceil(self::SEASONS / max(1.0, $container->lifeSeasons) - 1e-6);
 
-        return new self($container->id, $pot, $container->volumeL * $fill * (1.0 + $season->mixOverage) * $mixPerL,
-            $container->prepCostPerUnit / $sites, $mix, $bought * $each, (int) round($sites / $container->flatsPerUnit), $container->volumeL);
+        $mixed = $container->volumeL * $fill * (1.0 + $season->mixOverage) * $mixPerL;
+        $wash = $container->prepCostPerUnit / $sites;
+
+        return new self(
+            id: $container->id,
+            pot: $pot,
+            mix: $mixed,
+            wash: $wash,
+            cost: $pot + $mixed + $wash,
+            mix_id: $mix,
+            five_seasons: $bought * $each,
+            per_flat: (int) round($sites / $container->flatsPerUnit),
+            litres: $container->volumeL,
+        );
     }
 }

@@ -63,4 +63,10 @@ final readonly class SetupResult
     {
         return $this->missing < self::FAIR;
     }
+
+    /** @return array{cost: float, cash: float} money by which it comes to more than another, and takes more now */
+    public function dearerThan(self $other): array
+    {
+        return ['cost' => $this->cost - $other->cost, 'cash' => $this->cash_now - $other->cash_now];
+    }
 }

@@ -35,9 +35,10 @@ final readonly class Bench
     /**
      * @param  list<BenchPlace>  $places  in the file's order
      * @param  list<MonthBill>  $bill
+     * @param  array{kwh: float, cost: float, credit: float}  $billed  of all months
      * @param  list<float>  $tariff  price of a kWh by half hour from midnight
      */
-    private function __construct(public array $places, public array $bill, public array $tariff)
+    private function __construct(public array $places, public array $bill, public array $billed, public array $tariff)
     {
     }
 
@@ -57,7 +58,10 @@ final readonly class Bench
                 CircuitLoad::forWatts($watts, $place->outlet), (new SoilWishes($books, $lights, $mats))->at($place->id));
         }
 
-        return new self($places, self::bill($books), self::halfHours($tariff));
+        $bill = self::bill($books);
+        $sum = fn (string $key): float => (float) array_sum(array_column($bill, $key));
+
+        return new self($places, $bill, ['kwh' => $sum('kwh'), 'cost' => $sum('cost'), 'credit' => $sum('credit')], self::halfHours($tariff));
     }
 
     /**
@@ -142,11 +146,11 @@ final readonly class Bench
         }
         foreach ($mats as $i => $mat) {
             $kwh = $mat->watts / 1000 * 24 * $days['duty'][$i];
-            $things[] = new ThingUse('mats', $mat->id, $days['mats'][$i], $kwh, $kwh * $tariff->mean(), self::share($mat, $books));
+            $things[] = new ThingUse('mats', $mat->id, $days['mats'][$i], $kwh, ...self::costs($kwh * $tariff->mean(), $mat, $books));
         }
         foreach ($appliances as $appliance) {
             $kwh = $appliance->watts / 1000 * $appliance->hoursPerDay * $standing;
-            $things[] = new ThingUse('appliances', $appliance->id, $standing, $kwh, $kwh * $tariff->mean(), self::share($appliance, $books));
+            $things[] = new ThingUse('appliances', $appliance->id, $standing, $kwh, ...self::costs($kwh * $tariff->mean(), $appliance, $books));
         }
 
         return $things;
@@ -162,6 +166,7 @@ final readonly class Bench
         $ppfd = $dose === null || $light->hoursPerDay <= 0.0 ? null : $dose / ($light->hoursPerDay * 0.0036);
         $hours = $ppfd === null || $ppfd <= 0.0 ? null : self::NEEDED_DOSE / ($ppfd * 0.0036);
         $power = $kwh * $tariff->meanOver($light->onAt, $light->hoursPerDay);
+        $share = self::share($light, $books);
 
         return new ThingUse(
             kind: 'lights',
@@ -169,7 +174,8 @@ final readonly class Bench
             days: $days,
             kwh: $kwh,
             power: $power,
-            share: self::share($light, $books),
+            share: $share,
+            cost: $power + $share,
             dose: $dose,
             ppfd: $ppfd,
             hours_to_dose: $hours,
@@ -177,6 +183,14 @@ final readonly class Bench
             best_hour: BestHour::forLight($light, $tariff, $kwh),
             instead: $light->owned ? LampOffer::instead($light, $power, $books->season(), new Catalogue()) : null,
         );
+    }
+
+    /** @return array{power: float, share: float, cost: float} money */
+    private static function costs(float $power, Mat|Appliance $thing, SetupBooks $books): array
+    {
+        $share = self::share($thing, $books);
+
+        return ['power' => $power, 'share' => $share, 'cost' => $power + $share];
     }
 
     private static function share(Light|Mat|Appliance $thing, SetupBooks $books): float
@@ -206,7 +220,11 @@ final readonly class Bench
         }
         ksort($months);
 
-        return array_map(fn (string $month, array $sums): MonthBill => new MonthBill($month, ...$sums), array_keys($months), array_values($months));
+        return array_map(function (string $month, array $sums): MonthBill {
+            [$kwh, $light, $heat, $appliance, $credit] = $sums;
+
+            return new MonthBill($month, $kwh, $light, $heat, $appliance, $light + $heat + $appliance, $credit);
+        }, array_keys($months), array_values($months));
     }
 
     /** @return list<float> */

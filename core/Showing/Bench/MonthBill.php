@@ -12,6 +12,7 @@ final readonly class MonthBill
      * @param  float  $light  money
      * @param  float  $heat  money
      * @param  float  $appliance  money
+     * @param  float  $cost  money, of those three
      * @param  float  $credit  money, below 0: heat that the room's heating need not give
      */
     public function __construct(
@@ -20,6 +21,7 @@ final readonly class MonthBill
         public float $light,
         public float $heat,
         public float $appliance,
+        public float $cost,
         public float $credit,
     ) {
     }

@@ -17,6 +17,9 @@ use JollyPenny\Core\Season\Things\Mat;
 /** What the seed at one place wants of the soil, crop by crop. */
 final readonly class SoilWishes
 {
+    /** Fewer of a hundred that come up than this are no difference. A rule of ours. */
+    private const CLEARLY = 2;
+
     /** Of the best percent: nearly all. Common practice, no source. */
     private const NEARLY_ALL = 0.85;
 
@@ -52,9 +55,19 @@ final readonly class SoilWishes
         [$low, $high] = self::range($table);
         $heat = $this->books->energy()->heads($crop)[Head::HeatPower->value] ?? 0.0;
 
-        return new SoilWish($plan->crop->id, $low, $high, $this->given($plan, $table, null),
-            $this->mats === [] ? null : $this->given($plan, $table, $this->mats[0]), $plan->stages[0]->stage->mat && $this->mats !== [],
-            $heat > 0.0 ? $heat / max(1e-6, $plan->sowing->finish->useful) : null);
+        $without = $this->given($plan, $table, null);
+        $with = $this->mats === [] ? null : $this->given($plan, $table, $this->mats[0]);
+
+        return new SoilWish(
+            crop: $plan->crop->id,
+            low: $low,
+            high: $high,
+            without: $without,
+            with: $with,
+            mat_hinders: $without !== null && $with !== null && $with->of_hundred < $without->of_hundred - self::CLEARLY,
+            on_mat: $plan->stages[0]->stage->mat && $this->mats !== [],
+            mat_each: $heat > 0.0 ? $heat / max(1e-6, $plan->sowing->finish->useful) : null,
+        );
     }
 
     /** @param  non-empty-list<GerminationRow>  $table */

@@ -15,6 +15,7 @@ final readonly class ThingUse
      * @param  float  $kwh  over the season
      * @param  float  $power  money for those
      * @param  float  $share  of its price that the season bears
+     * @param  float  $cost  money for both
      * @param  ?float  $dose  of a lamp, mol/m²/day
      * @param  ?float  $ppfd  of a lamp, µmol/m²/s
      * @param  ?float  $hours_to_dose  hours a day for what seedlings need; null where that is not known
@@ -29,6 +30,7 @@ final readonly class ThingUse
         public float $kwh,
         public float $power,
         public float $share,
+        public float $cost,
         public ?float $dose = null,
         public ?float $ppfd = null,
         public ?float $hours_to_dose = null,

@@ -3042,6 +3042,8 @@ export interface components {
                 packs: number;
                 cost: number;
             }[];
+            /** @description money for those */
+            lasting: number;
         };
         /** @description What a crowded set-up comes to with lamps and mats enough for it. *\/ */
         Fitted: {
@@ -3081,6 +3083,8 @@ export interface components {
             cost: number;
             /** @description money against buying the same plants; null where it grows nothing that one could buy */
             saves: number | null;
+            /** @description money for buying the same plants */
+            buying: number | null;
             /** @description chance that it saves anything */
             p_keep: number | null;
             /** @description supplies the list, with light, warmth and room for all of it */
@@ -3383,6 +3387,7 @@ export interface components {
                 why: string;
             }[];
             sample: components["schemas"]["PriceLine"][];
+            more: number;
             kept: boolean;
         };
         PriceOffers: {
@@ -3966,6 +3971,10 @@ export interface components {
             with_it: number;
             /** @description money to fill the list, with a new packet of the year */
             with_new: number;
+            /** @description money by which a new packet costs more than this seed */
+            new_dearer: number;
+            /** @description a new packet would save too little to be worth buying */
+            hardly: boolean;
             /** @description it is cheaper than a new packet */
             keep: boolean;
             /** @description money that a test of ten saves on average, less the ten seeds; null where it was tested already, or too few are left */
@@ -4180,6 +4189,8 @@ export interface components {
             rows: number;
             sites: number;
             seeds_per_site: number;
+            /** @description sown here, or to be sown; 0 where plants are moved into it */
+            seeds: number;
             /** @description day they are filled */
             from: string;
             /** @description day after the last */
@@ -4556,6 +4567,8 @@ export interface components {
             bare: boolean;
             before: components["schemas"]["BudgetTotals"];
             after: components["schemas"]["BudgetTotals"];
+            /** @description plants fewer than now */
+            lost: number;
             steps: components["schemas"]["BudgetStep"][];
             /** @description money already, also beside the plan; `before` and `after` are what is still to pay */
             paid: number;
@@ -4795,6 +4808,12 @@ export interface components {
             /** @description in the file's order */
             places: components["schemas"]["BenchPlace"][];
             bill: components["schemas"]["MonthBill"][];
+            /** @description of all months */
+            billed: {
+                kwh: number;
+                cost: number;
+                credit: number;
+            };
             /** @description price of a kWh by half hour from midnight */
             tariff: number[];
         };
@@ -4844,6 +4863,8 @@ export interface components {
             power: number;
             /** @description of its price that the season bears */
             share: number;
+            /** @description money for both */
+            cost: number;
             /** @description of a lamp, mol/m²/day */
             dose: number | null;
             /** @description of a lamp, µmol/m²/s */
@@ -4897,6 +4918,8 @@ export interface components {
             without: components["schemas"]["SoilGiven"] | null;
             /** @description null where there is no mat, or it would not come up */
             with: components["schemas"]["SoilGiven"] | null;
+            /** @description clearly fewer come up with the mat than without */
+            mat_hinders: boolean;
             /** @description whether the method stands it on the mat */
             on_mat: boolean;
             /** @description money for the mat's warmth by finished seedling */
@@ -4922,6 +4945,8 @@ export interface components {
             heat: number;
             /** @description money */
             appliance: number;
+            /** @description money, of those three */
+            cost: number;
             /** @description money, below 0: heat that the room's heating need not give */
             credit: number;
         };
@@ -5074,6 +5099,8 @@ export interface components {
             mix: number;
             /** @description money for washing and holing */
             wash: number;
+            /** @description money for all three */
+            cost: number;
             /** @description mix or supply it is filled with; null where no method says */
             mix_id: string | null;
             /** @description money for the site's pots over five seasons, bought again as they go */

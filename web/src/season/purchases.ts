@@ -2,7 +2,7 @@ import { useMutation, useMutationState, type QueryClient } from '@tanstack/react
 import { answered, client, worthRetrying } from '../api/client';
 import { renew } from '../api/renew';
 import { lastStep } from './lastStep';
-import type { NewPurchase, Purchase, ShoppingState } from '../api/types';
+import type { NewPurchase, Purchase, ShoppingItem, ShoppingState } from '../api/types';
 
 /** The kind of mutations that say what was bought; kept over a reload, like changes. */
 export const BUY = 'buy';
@@ -70,3 +70,15 @@ export function withWaiting(known: Purchase[], waiting: Buying[]): Purchase[] {
   }
   return [...now.values()];
 }
+
+/** Packs of them all. */
+const packsOf = (bought: Purchase[]): number => bought.reduce((sum, { packs }) => sum + packs, 0);
+
+/** Packs of a thing still to buy, below 0 where more were bought than the plan needs; also while the server is away. */
+export const packsLeft = (item: ShoppingItem, bought: Purchase[]): number => item.packs - packsOf(bought);
+
+/** Money for so many packs, to the hundredth of a cent. */
+export const priceOf = (packs: number, each: number): number => Number((packs * each).toFixed(4));
+
+/** Money for one of the packs. */
+export const priceEach = ({ paid, packs }: Purchase): number => paid / packs;

@@ -4,5 +4,8 @@ import { inUnit } from './units';
 export const degrees = (celsius: number, us: boolean): string =>
   `${String(Math.round(us ? inUnit(celsius, '°F') : celsius) || 0).replace('-', '−')} ${us ? '°F' : '°C'}`;
 
-/** How far two temperatures lie apart: no zero point in it. */
-export const apart = (celsius: number, us: boolean): string => `${(us ? celsius * 1.8 : celsius).toFixed(1)} ${us ? '°F' : '°C'}`;
+/** Degrees between two temperatures, in the garden's: no zero point in them. */
+export const between = (celsius: number, us: boolean): number => (us ? celsius * 1.8 : celsius);
+
+/** How far two temperatures lie apart. */
+export const apart = (celsius: number, us: boolean): string => `${between(celsius, us).toFixed(1)} ${us ? '°F' : '°C'}`;

@@ -32,7 +32,7 @@ export function sowingSentence(crop: CropResult, method: Method, wanted: number,
       ? `scattered over ${crop.sites} ${plural(crop.sites, site)}`
       : `${count(method.seeds_per_site)} to a ${site}, in ${crop.sites.toLocaleString(LOCALE)} ${plural(crop.sites, site)}`;
   const low = Math.floor(crop.finished);
-  const expected = crop.finished - low < 0.05 ? `${low}` : `${low} or ${low + 1}`;
+  const expected = Number(crop.finished.toFixed(1)) === low ? `${low}` : `${low} or ${low + 1}`;
   return upper(
     `sow ${crop.seeds.toLocaleString(LOCALE)} ${plural(crop.seeds, 'seed')}, ${each} on ${day(crop.sow_on, us)}; expect ${expected} ${plural(expected === '1' ? 1 : 2, 'plant')}, ` +
       `at least ${wanted.toLocaleString(LOCALE)} with ${certainty(crop.p_enough)} % certainty.`,

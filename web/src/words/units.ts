@@ -13,3 +13,6 @@ export function fromUnit(shown: number, unit: Unit): number {
   const [each, nought] = UNITS[unit];
   return (shown - nought) / each;
 }
+
+/** Money, minutes or an amount for a litre, as it is for so many litres. */
+export const perVolume = (perLitre: number, litres: number): number => perLitre * litres;

@@ -1,5 +1,6 @@
 import type { Season, ThingUse } from '../../api/types';
 import { EditInUnit } from '../../edit/EditInUnit';
+import { between } from '../../words/degrees';
 import { spelled } from '../../words/spelling';
 import type { SaveKey } from './saveKey';
 
@@ -56,7 +57,7 @@ export function LampLight({ season, light, use, save }: Props) {
         name={name('lift')}
         field="lights.lift_c"
         after={us ? '°F' : '°C'}
-        value={light.lift_c * degrees}
+        value={between(light.lift_c, us)}
         save={(to) => save('lift_c', 'warmth')((to ?? 0) / degrees)}
       />
     </>

@@ -72,6 +72,5 @@ function sentence(wish: Wish, season: Season): string {
     const cost = wish.mat_each === null ? '' : `: the mat costs ${money(wish.mat_each, season.currency, true)} a plant`;
     return `${warmed.days} days instead of ${without.days}; ${warmed.of_hundred} % germination instead of ${without.of_hundred} %${cost}`;
   }
-  const hinders = warmed.of_hundred < without.of_hundred - 2;
-  return `up in ${without.days} days without${hinders ? '; the mat would hinder it' : warmed.days < without.days ? `, ${warmed.days} on the mat` : ''}`;
+  return `up in ${without.days} days without${wish.mat_hinders ? '; the mat would hinder it' : warmed.days < without.days ? `, ${warmed.days} on the mat` : ''}`;
 }

@@ -83,7 +83,7 @@ export function ThingLine({ season, setup, alike, uses }: Props) {
 function ThingCost({ season, alike: { row }, uses }: Pick<Props, 'season' | 'alike' | 'uses'>) {
   const sum = (of: (use: ThingUse) => number) => uses.reduce((all, use) => all + of(use), 0);
   const [share, kwh] = [sum((use) => use.share), sum((use) => use.kwh)];
-  const cost = uses.length === 0 ? null : sum((use) => use.power + use.share);
+  const cost = uses.length === 0 ? null : sum((use) => use.cost);
   const many = uses.length > 1 ? `${uses.length} × ` : '';
   return (
     <div className={s.thingCost}>

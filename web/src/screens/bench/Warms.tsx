@@ -1,4 +1,5 @@
 import type { Season } from '../../api/types';
+import { between } from '../../words/degrees';
 import { Said } from '../../edit/Said';
 import type { SaveKey } from './saveKey';
 
@@ -18,7 +19,7 @@ export function Warms({ season, mat, called, save }: Props) {
       <Said<number>
         label={`Degrees it warms the soil: ${called}`}
         name={`${mat.id}.lift_c`}
-        value={Number((mat.lift_c * degrees).toFixed(1))}
+        value={Number(between(mat.lift_c, us).toFixed(1))}
         show={String}
         inputMode="decimal"
         parse={(typed) => {

@@ -86,9 +86,9 @@ function Money({ advice, compared, season }: { advice: Advice; compared: Compari
   const cash = (amount: number) => money(amount, season.currency);
   const buys = compared.setups.find(({ id }) => id === advice.setup)?.to_buy.length !== 0 || advice.fitted !== null;
   const sentences = [
-    advice.saves === null
+    advice.buying === null
       ? `The whole list costs ${cash(advice.cost)}.`
-      : `Growing costs ${cash(advice.cost)} for the whole list, including replacements. Buying the same plants costs ${cash(advice.cost + advice.saves)}.`,
+      : `Growing costs ${cash(advice.cost)} for the whole list, including replacements. Buying the same plants costs ${cash(advice.buying)}.`,
     advice.payback_season === null || !buys || isForNothing(advice)
       ? ''
       : advice.payback_season === 1

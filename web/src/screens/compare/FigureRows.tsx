@@ -37,10 +37,7 @@ const rows = (season: Season, wanted: number): Row[] => {
     {
       name: 'of this for equipment that lasts',
       title: (c) => c.to_buy.map(({ name, packs, cost: price }) => `${packs} × ${name}, ${cash(price)}`).join('\n'),
-      cell: (_, c) => {
-        const price = c.to_buy.reduce((sum, thing) => sum + thing.cost, 0);
-        return price < 0.005 ? null : cash(price);
-      },
+      cell: (_, c) => (c.lasting < 0.005 ? null : cash(c.lasting)),
     },
     { name: 'Electricity', figure: 'kwh', cell: (_, c) => (c.electricity < 0.05 ? null : `${c.electricity.toFixed(0)} kWh`) },
     { name: 'Your hours', figure: 'hours', cell: (r) => (r.hours < 0.05 ? null : r.hours.toFixed(1)) },
@@ -54,7 +51,7 @@ const rows = (season: Season, wanted: number): Row[] => {
       figure: 'implied_wage',
       cell: (r) => (r.implied_wage === null ? null : cash(r.implied_wage)),
     },
-    { name: 'Plants you need', figure: 'filled', cell: (r) => `${Math.floor(r.filled + 1e-6)} of ${wanted}` },
+    { name: 'Plants you need', figure: 'filled', cell: (r) => `${Math.floor(Number(r.filled.toFixed(6)))} of ${wanted}` },
     {
       name: 'Chance that every crop is enough',
       figure: 'p_all_enough',

@@ -97,6 +97,8 @@ function Kit({ season, setup, lots }: { season: Season; setup: Setup; lots: stri
       name="many.kit"
       before={moneySign(season.currency)}
       bounds={{ ...boundsOf('seed_lots.packet_price'), least: 0 }}
+      // The field begins with the sum; what is typed is parted by the core.
+      // eslint-disable-next-line jolly/season-arithmetic
       value={packets.reduce((sum, { packet_price }) => sum + packet_price, 0)}
       save={(price) =>
         store.run(`kit of ${packets.length} packets`, () =>

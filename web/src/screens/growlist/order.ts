@@ -34,7 +34,7 @@ export function sortLines(lines: ShownLine[], order: Order): ShownLine[] {
     case 'cost':
       return by(({ result }) => -(result.per_finished ?? -1));
     case 'saves':
-      return by(({ result, picture }) => (result.verdict === 'buy' ? 1 : -1) * (picture.line.saves ?? 0));
+      return by(({ result, picture: { line } }) => (result.verdict === 'buy' ? (line.saves ?? 0) : -(line.saves ?? 0)));
     case 'wanted':
       return by(({ crop }) => -crop.wanted);
     case 'verdict':

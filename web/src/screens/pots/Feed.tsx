@@ -4,7 +4,7 @@ import { SaidChoice } from '../../edit/Said';
 import { useStore } from '../../season/SeasonContext';
 import { useSupplies } from '../../season/supplies';
 import { money } from '../../words/money';
-import { inUnit, type Unit } from '../../words/units';
+import { fromUnit, inUnit, perVolume, type Unit } from '../../words/units';
 import { SPOONED, tidy } from './small';
 import s from './pots.module.css';
 
@@ -58,8 +58,9 @@ export function Feed({ season, potting }: { season: Season; potting: Potting }) 
         />
         {potting.feed && (
           <>
-            : <span className="mono copper">{money(potting.feed.per_l / inUnit(1, water), season.currency, true)}</span> a{' '}
-            {us ? 'gallon' : 'litre'} made up, {tidy(inUnit(potting.feed.litres, water))} {water} over the season.
+            :{' '}
+            <span className="mono copper">{money(perVolume(potting.feed.per_l, fromUnit(1, water)), season.currency, true)}</span>{' '}
+            a {us ? 'gallon' : 'litre'} made up, {tidy(inUnit(potting.feed.litres, water))} {water} over the season.
           </>
         )}
       </p>
@@ -69,7 +70,7 @@ export function Feed({ season, potting }: { season: Season; potting: Potting }) 
         after={dose.word}
         places={us ? 2 : 4}
         field="feed.dose_per_l"
-        value={feed.dose_per_l * dose.times}
+        value={perVolume(feed.dose_per_l, dose.times)}
         save={(to) => save('dose_per_l')((to ?? 0) / dose.times)}
       />
       <EditInUnit

@@ -1,8 +1,8 @@
-import { clsx } from 'clsx';
 import { useState } from 'react';
 import type { MixWay, Potting, Season } from '../../api/types';
 import { money } from '../../words/money';
-import { inUnit } from '../../words/units';
+import { fromUnit, perVolume } from '../../words/units';
+import { Jar } from './Jar';
 import { RecipeEditor } from './RecipeEditor';
 import { TillSteps } from './TillSteps';
 import { mixUnit, mixVolume } from './volume';
@@ -10,15 +10,12 @@ import { AddThing } from '../../edit/AddThing';
 import { FieldsOf } from '../../edit/typed';
 import s from './pots.module.css';
 
-const HIGH = 110;
-const SHADES = ['jarOne', 'jarTwo', 'jarThree', 'jarFour'] as const;
-
 /** The season's litres of mix, stirred or bought: as jars of their parts, and what the till asks. */
 export function MixPart({ season, potting }: { season: Season; potting: Potting }) {
   const us = season.units === 'us';
   const [open, setOpen] = useState<string | null>(null);
   const recipe = season.mixes.find(({ id }) => id === open);
-  const perUnit = (way: MixWay) => money(way.per_l / inUnit(1, mixUnit(us)), season.currency, true);
+  const perUnit = (way: MixWay) => money(perVolume(way.per_l, fromUnit(1, mixUnit(us))), season.currency, true);
   const cheapestNow = potting.ways.reduce<MixWay | null>(
     (best, way) => (best === null || way.cash < best.cash ? way : best),
     null,
@@ -71,39 +68,5 @@ export function MixPart({ season, potting }: { season: Season; potting: Potting 
         </FieldsOf>
       )}
     </section>
-  );
-}
-
-function Jar({ way }: { way: MixWay }) {
-  const below = (index: number) => way.parts.slice(0, index + 1).reduce((sum, { share }) => sum + share, 0);
-  return (
-    <svg
-      viewBox="0 0 170 124"
-      className={s.jar}
-      role="img"
-      aria-label={way.parts.map(({ name, share }) => `${Math.round(share * 100)} % ${name}`).join(', ')}
-    >
-      {way.parts.map(({ supply, name, share }, index) => {
-        const high = share * HIGH;
-        const from = HIGH + 6 - below(index) * HIGH;
-        return (
-          <g key={supply}>
-            <rect
-              x="6"
-              y={from}
-              width="62"
-              height={Math.max(high, 0.5)}
-              className={clsx(s.layer, s[SHADES[index % SHADES.length] ?? 'jarOne'])}
-            />
-            {high > 12 && (
-              <text x="74" y={from + high / 2 + 5} className={s.layerName}>
-                {name.split(/[, ]/)[0]}
-              </text>
-            )}
-          </g>
-        );
-      })}
-      <rect x="5" y="4" width="64" height={HIGH + 3} rx="6" className={s.glass} />
-    </svg>
   );
 }

@@ -2,7 +2,7 @@ import { boundsOf } from '../../edit/bounds';
 import { parseNumber, showNumber } from '../../edit/numbers';
 import { Said, SaidChoice } from '../../edit/Said';
 import { useSupplies } from '../../season/supplies';
-import { fromUnit, inUnit } from '../../words/units';
+import { fromUnit, inUnit, perVolume } from '../../words/units';
 import type { RecipeProps } from './recipe';
 import { SPOONED } from './small';
 import s from './pots.module.css';
@@ -12,7 +12,7 @@ export function RecipeAdditives({ season, recipe, save, set }: RecipeProps) {
   const { additives } = useSupplies(season);
   const us = season.units === 'us';
   const volumeName = us ? 'quart' : 'litre';
-  const perVolume = fromUnit(1, us ? 'qt' : 'L');
+  const litres = fromUnit(1, us ? 'qt' : 'L');
   const supplyOf = (id: string) => season.supplies.find((row) => row.id === id);
   return (
     <>
@@ -21,7 +21,7 @@ export function RecipeAdditives({ season, recipe, save, set }: RecipeProps) {
           const supply = supplyOf(additive.supply);
           const unit = supply && us ? SPOONED[supply.unit] : undefined;
           // Of its own unit to a litre, as spoons or ounces to a quart.
-          const times = perVolume * (unit ? inUnit(1, unit) : 1);
+          const times = litres * (unit ? inUnit(1, unit) : 1);
           const piece = supply?.unit === 'each' ? '×' : (unit ?? supply?.unit ?? '');
           const put = (to: number) =>
             save(
@@ -33,7 +33,7 @@ export function RecipeAdditives({ season, recipe, save, set }: RecipeProps) {
               <Said<number>
                 label={`Amount of ${supply?.name} to a ${volumeName}`}
                 name={`additive-${index}`}
-                value={Number((additive.amount_per_l * times).toPrecision(4))}
+                value={Number(perVolume(additive.amount_per_l, times).toPrecision(4))}
                 show={showNumber}
                 parse={(typed) => parseNumber(typed, boundsOf('mixes.additives.amount_per_l', times))}
                 inputMode="decimal"

@@ -4,7 +4,7 @@ import { EditText } from '../../edit/EditText';
 import { EditInUnit } from '../../edit/EditInUnit';
 import { parseText } from '../../edit/text';
 import { useStore } from '../../season/SeasonContext';
-import { fromUnit, type Unit } from '../../words/units';
+import { fromUnit, perVolume, type Unit } from '../../words/units';
 import type { Mix } from './recipe';
 import { RecipeAdditives } from './RecipeAdditives';
 import { RecipeParts } from './RecipeParts';
@@ -21,7 +21,7 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
   const volume: Unit = us ? 'qt' : 'L';
   const volumeName = us ? 'quart' : 'litre';
   /** A quart is shown where the season's file says a litre. */
-  const perVolume = fromUnit(1, volume);
+  const litres = fromUnit(1, volume);
   return (
     <section className={s.editor} aria-label={recipe.name} data-part="recipe">
       <div>
@@ -50,16 +50,16 @@ export function RecipeEditor({ season, recipe }: { season: Season; recipe: Mix }
           name="minutes_per_l"
           after={`min a ${volumeName}`}
           field="mixes.minutes_per_l"
-          value={recipe.minutes_per_l * perVolume}
-          save={(to) => save('minutes_per_l', 'stirring')((to ?? 0) / perVolume)}
+          value={perVolume(recipe.minutes_per_l, litres)}
+          save={(to) => save('minutes_per_l', 'stirring')((to ?? 0) / litres)}
         />
         <EditInUnit
           label="Scalding with boiling water"
           name="kwh_per_l"
           after={`kWh a ${volumeName}`}
           field="mixes.kwh_per_l"
-          value={recipe.kwh_per_l * perVolume}
-          save={(to) => save('kwh_per_l', 'boiling water')((to ?? 0) / perVolume)}
+          value={perVolume(recipe.kwh_per_l, litres)}
+          save={(to) => save('kwh_per_l', 'boiling water')((to ?? 0) / litres)}
         />
         {recipe.kwh_per_l > 0 && (
           <p className="quiet">

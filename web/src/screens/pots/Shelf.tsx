@@ -38,7 +38,7 @@ export function Shelf({ season, potting, chosen, choose, all }: Props) {
         const filling = potting.containers.find(({ id }) => id === pot.id);
         const { top, base, high } = size(pot);
         const [w, b, h] = [top * scale, base * scale, high * scale];
-        const total = filling ? filling.pot + filling.mix + filling.wash : null;
+        const total = filling?.cost ?? null;
         const parts = filling
           ? [
               [filling.pot, pot.single_use ? 'once' : 'pot'],

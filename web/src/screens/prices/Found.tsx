@@ -28,7 +28,7 @@ export function Found({ read }: { read: PriceTableRead }) {
               {one.holds === null ? '' : `for ${one.holds} ${one.unit}`} {one.shop}
             </li>
           ))}
-          {read.new > read.sample.length && <li className="quiet">and {read.new - read.sample.length} more</li>}
+          {read.more > 0 && <li className="quiet">and {read.more} more</li>}
         </ul>
       )}
     </>

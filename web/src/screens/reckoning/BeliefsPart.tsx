@@ -7,14 +7,10 @@ import type { Belief } from '../../api/types';
 import type { OnScreen } from '../../season/SeasonContext';
 import { spelled } from '../../words/spelling';
 import { inUnit } from '../../words/units';
+import { BeliefTrack } from './BeliefTrack';
 import s from './reckoning.module.css';
 
 const keyOf = ({ key, id }: Belief): string => `${key} ${id}`;
-const of = (share: number): string => `${Math.round(share * 100)}`;
-
-const inWords = ({ planned, counted, of: among, believed }: Belief): string =>
-  `planned ${of(planned)}, counted ${counted === null ? 'not' : of(counted)} among ${among}, next season ${of(believed)}`;
-
 /** A value that is no share of plants: hours, a life, watts, a lift, a temperature, luck. */
 function measured({ key, id }: Belief, value: number, us: boolean): string {
   if (key === 'minutes') return `${value.toFixed(1)} h`;
@@ -68,7 +64,7 @@ export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: 
             <label>
               {box(one)} {one.name}
             </label>
-            <Track belief={one} />
+            <BeliefTrack belief={one} />
             <small className="quiet">
               {one.of} counted beside {Math.round(one.weight)} by the plan
               {one.similar >= 0.5 && ` and ${Math.round(one.similar)} by others like it`}
@@ -98,20 +94,4 @@ export function BeliefsPart({ shown: { id, season, setup }, beliefs }: { shown: 
       {why !== null && <p role="alert">{why}</p>}
     </section>
   );
-}
-
-/** Planned and believed as ranges, the count as a dot. */
-function Track({ belief: one }: { belief: Belief }) {
-  return (
-    <span className={s.track} role="img" aria-label={inWords(one)}>
-      <Span range={one.planned_range} className={s.before} />
-      <Span range={one.believed_range} className={s.after} />
-      {one.counted !== null && <b style={{ left: `${one.counted * 100}%` }} />}
-    </span>
-  );
-}
-
-function Span({ range, className }: { range: Belief['planned_range']; className: string | undefined }) {
-  if (range === null) return null;
-  return <i className={className} style={{ left: `${range.low * 100}%`, width: `${(range.high - range.low) * 100}%` }} />;
 }

@@ -13,16 +13,10 @@ interface Props {
 
 type Worth = SeedWorthsState['lots'][number];
 
-/** Saving less than that part of a packet's price is no reason to buy one. */
-const HARDLY = 0.25;
-
-const alike = ({ with_it, with_new, packet_price }: Worth): boolean => with_it - with_new < HARDLY * packet_price;
-
 function verdict(one: Worth, currency: string): string {
-  if (one.keep)
-    return `Keep it: a new packet would cost ${money(one.with_new - one.with_it, currency, true)} more over the season.`;
-  const saves = money(one.with_it - one.with_new, currency, true);
-  return alike(one)
+  if (one.keep) return `Keep it: a new packet would cost ${money(one.new_dearer, currency, true)} more over the season.`;
+  const saves = money(-one.new_dearer, currency, true);
+  return one.hardly
     ? `Keep it: a new packet would save only ${saves} over the season.`
     : `A new packet saves ${saves} over the season: fewer cells for the same plants.`;
 }
@@ -46,7 +40,7 @@ export function SeedWorths({ season, setup, currency }: Props) {
             {one.age} {plural(one.age, 'year')} old, about {one.alive_of_hundred} % germination, {Math.round(one.left)} seeds
             left.
           </span>
-          <span className={one.keep || alike(one) ? 'verdict-grow' : 'trouble'}>{verdict(one, currency)}</span>
+          <span className={one.keep || one.hardly ? 'verdict-grow' : 'trouble'}>{verdict(one, currency)}</span>
           <span>
             {one.test_worth === null
               ? 'It was tested, or too few seeds are left to test.'

@@ -5,6 +5,7 @@ import type { NewPurchase, Purchase, Season } from '../../api/types';
 import { boundsOf } from '../../edit/bounds';
 import { parseNumber, showNumber } from '../../edit/numbers';
 import { FIELDS, type FieldName } from '../../api/fields.generated';
+import { priceEach, priceOf } from '../../season/purchases';
 import { useStore } from '../../season/SeasonContext';
 import { fromUnit, inUnit, type Unit } from '../../words/units';
 import { moneySign } from '../../words/money';
@@ -28,7 +29,7 @@ export function InsteadForm({ season, bought, save, done }: Props) {
     row?.['unit'] === 'L' ? (isUs ? 'qt' : 'L') : row?.['unit'] === 'kg' ? (isUs ? 'lb' : 'kg') : undefined;
   const out = (value: number) => (unit ? Number(inUnit(value, unit).toFixed(2)) : value);
   const [name, setName] = useState(bought.name);
-  const [price, setPrice] = useState(showNumber(bought.paid / bought.packs, 'money'));
+  const [price, setPrice] = useState(showNumber(priceEach(bought), 'money'));
   const [holds, setHolds] = useState(keys?.size ? String(out(Number(row?.[keys.size] ?? 1))) : '');
   const [why, setWhy] = useState<string | null>(null);
   if (keys === undefined || row === undefined) return <p className="quiet">It is not in this season any more.</p>;
@@ -52,7 +53,7 @@ export function InsteadForm({ season, bought, save, done }: Props) {
         ],
         `${name.trim()} instead of ${bought.name}`,
       );
-      await save({ name: name.trim(), paid: paid.value * bought.packs });
+      await save({ name: name.trim(), paid: priceOf(bought.packs, paid.value) });
       done();
     } catch (error) {
       setWhy(words(error));

@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
 import type { NewPurchase, Purchase, Season, ShoppingItem } from '../../api/types';
+import { packsLeft } from '../../season/purchases';
 import { speciesOf } from '../../season/site';
 import { shortDay } from '../../words/dates';
 import { money } from '../../words/money';
@@ -46,8 +47,8 @@ function packsFor({ packs, holds, need, in_stock: stock, unit }: ShoppingItem, u
 /** One thing of the list: ticked off with one press, at the planned price until the paid one is typed. */
 export function ItemLine({ season, item, bought, waiting, tick, save, remove }: Props) {
   const us = season.units === 'us';
-  const packs = bought.reduce((sum, one) => sum + one.packs, 0);
-  const done = packs >= item.packs;
+  const left = packsLeft(item, bought);
+  const done = left <= 0;
   const why = packsFor(item, us);
   const species = item.kind === 'seed' ? speciesOf(season, item.id) : undefined;
   return (
@@ -66,8 +67,8 @@ export function ItemLine({ season, item, bought, waiting, tick, save, remove }: 
             {why}
             {item.order_by !== null &&
               `${why === '' ? '' : '; '}${item.kind === 'seed' ? 'order' : 'have it'} by ${shortDay(item.order_by, us)}`}
-            {!done && packs > 0 && `; ${item.packs - packs} still to buy`}
-            {packs > item.packs && `; ${packs - item.packs} more than the plan needs`}
+            {!done && left < item.packs && `; ${left} still to buy`}
+            {left < 0 && `; ${-left} more than the plan needs`}
           </small>
         </span>
         <span className={clsx('mono', done ? 'quiet' : 'copper')}>{money(item.planned, season.currency)}</span>

@@ -106,7 +106,7 @@ function Found({ season, setup, found, done }: FoundProps) {
   const store = useStore();
   const [why, setWhy] = useState<string | null>(null);
   const sum = (amount: number) => money(amount, season.currency);
-  const { before, after, steps, paid } = found;
+  const { before, after, lost, steps, paid } = found;
   if (!found.kept)
     return (
       <p role="status">
@@ -115,7 +115,6 @@ function Found({ season, setup, found, done }: FoundProps) {
           : `No plan for this season stays within ${sum(found.limit)}.`}
       </p>
     );
-  const lost = after.missing - before.missing;
   const take = () => {
     const name = freeName(season, `${setup.name}, at most ${sum(found.limit)}`);
     const id = freeId(season, 'limit');

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { words } from '../../api/client';
 import type { NewPurchase, ShoppingItem, ShoppingState } from '../../api/types';
-import { useBuying, withWaiting } from '../../season/purchases';
+import { packsLeft, priceOf, useBuying, withWaiting } from '../../season/purchases';
 import { useOnScreen, type OnScreen } from '../../season/SeasonContext';
 import { today } from '../../words/dates';
 import { PlanningPage } from '../../page/Page';
@@ -57,14 +57,14 @@ function Receipt({ shown }: { shown: OnScreen }) {
     doing.catch((problem: unknown) => setWhy(words(problem)));
   };
   const tick = (item: ShoppingItem) => {
-    const packs = item.packs - of(item).reduce((sum, one) => sum + one.packs, 0);
+    const packs = packsLeft(item, of(item));
     speak(
       buy({
         kind: item.kind as NewPurchase['kind'],
         thing: item.id,
         name: item.name,
         packs,
-        paid: Number((packs * item.price).toFixed(4)),
+        paid: priceOf(packs, item.price),
         on: today(),
         shop,
       }),

@@ -37,8 +37,6 @@ const FAR_MS = 120 * 86_400_000;
 const dayNear = (from: string, counted: string | null | undefined): string =>
   Math.abs(new Date(from).getTime() - Date.now()) > FAR_MS ? (counted ?? from) : today();
 
-const seedsIn = (run: RowPicture): number => (run.unit === 'seeds' ? run.count_of : run.sites * run.seeds_per_site);
-
 /** One row: counted, lost, moved, given away with a tap; its pictures, and all that happened to it. */
 export function RowPanel({ shown: { id, season, setup }, tray, run, facts, due, stay, photos, trays, move, lay, close }: Props) {
   const [on, setOn] = useState(() => dayNear(run.from, facts?.counted_on));
@@ -63,7 +61,7 @@ export function RowPanel({ shown: { id, season, setup }, tray, run, facts, due, 
     const job = { on, kind: 'sown', crop: run.crop, job: `${run.crop}-sow` } as const;
     void logbox.write(
       id,
-      rows.map(({ tray, row }) => ({ ...job, tray, row: row.row, count: row.sites, seeds: seedsIn(row) })),
+      rows.map(({ tray, row }) => ({ ...job, tray, row: row.row, count: row.sites, seeds: row.seeds })),
     );
     say(`Written down: sown in ${rows.length} ${plural(rows.length, 'row')} of trays.`);
   };
@@ -126,7 +124,7 @@ function RowState({ run, facts, due, stay, site, us }: StateProps) {
     <p>
       {run.filled
         ? `${run.sites} ${plural(run.sites, site)}${facts?.sown_on ? `, sown ${day(facts.sown_on, us)}` : ''}`
-        : `${run.sites} ${plural(run.sites, site)}${run.stage === 0 ? `, ${seedsIn(run)} seeds` : ''}, for ${day(run.from, us)}`}
+        : `${run.sites} ${plural(run.sites, site)}${run.stage === 0 ? `, ${run.seeds} seeds` : ''}, for ${day(run.from, us)}`}
       {facts && facts.up !== null && facts.up_of > 0 && (
         <>
           ; {facts.up} of {run.unit === 'seeds' ? facts.seeds : facts.up_of} came up, {Math.round(run.expected)} of {run.count_of}{' '}

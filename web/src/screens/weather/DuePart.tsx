@@ -18,7 +18,7 @@ export function DuePart({ due, season, us }: { due: Due[]; season: Season; us: b
             <small className="quiet">
               sown {shortDay(one.sown_on, us)}; planned for {shortDay(one.planned_on, us)}
               {one.soil_c === null ? '' : `; soil ${degrees(one.soil_c, us)}`}
-              {one.measured + one.forecast > 0
+              {one.measured > 0 || one.forecast > 0
                 ? `; by ${one.measured} ${plural(one.measured, 'day')} measured and ${one.forecast} forecast`
                 : '; nobody has measured its days'}
             </small>

@@ -1,0 +1,30 @@
+import { ESLint } from 'eslint';
+import { expect, it } from 'vitest';
+
+const RULE = 'jolly/season-arithmetic';
+
+/** Lines of a made-up module in a place where screens are, that the rule finds fault with. */
+async function found(code: string, file = 'web/src/screens/pots/Shelf.tsx'): Promise<number[]> {
+  // The rules about imports read all files.
+  const others = { 'import-x/no-cycle': 'off', 'import-x/no-restricted-paths': 'off' } as const;
+  const [result] = await new ESLint({ overrideConfig: { rules: others } }).lintText(code, { filePath: file });
+  return (result?.messages ?? []).filter(({ ruleId }) => ruleId === RULE).map(({ line }) => line);
+}
+
+const CODE = `import type { Purchase } from '../../api/types';
+export const each = (one: Purchase) => one.paid / one.packs;
+export const twice = ({ paid: money }: Purchase, n: number) => n * money;
+export const percent = (one: Purchase) => one.paid * 100;
+export const own = (a: number, b: number) => a + b;
+export const words = (one: Purchase) => one.name + one.shop;
+export const inOrder = (all: Purchase[]) => all.sort((a, b) => a.paid - b.paid);
+export const length = (all: Purchase[]) => all.length - 1;
+`;
+
+it('finds sums of what the API sends, and no others', async () => {
+  expect(await found(CODE)).toEqual([2, 3]);
+}, 60_000);
+
+it('lets pictures be laid out by what they show', async () => {
+  expect(await found(CODE, 'web/src/screens/pots/Jar.tsx')).toEqual([]);
+}, 60_000);
