@@ -126,7 +126,9 @@ it('answers on the command line, and says what is wrong with a limit', function 
     [$code, $out] = jolly("budget {$file} --setup jugs-tender-bought --limit 20");
     $found = json_decode($out, true);
     expect($code)->toBe(0)
-        ->and(array_keys($found))->toBe(['limit', 'kept', 'search', 'weighed', 'unsound', 'overrides', 'left_out', 'lights', 'mats', 'bare', 'before', 'after', 'steps', 'paid'])
+        ->and(array_keys($found))->toBe(['limit', 'kept', 'search', 'weighed', 'unsound', 'overrides', 'left_out', 'lights', 'mats', 'bare',
+            'before', 'after', 'lost', 'steps', 'paid'])
+        ->and($found['lost'])->toBeNear($found['after']['missing'] - $found['before']['missing'])
         ->and($found['after']['cash'])->toBeLessThanOrEqual(20.0);
     foreach (['--limit -1', '--limit much'] as $wrong) {
         [$code, , $err] = jolly("budget {$file} --setup jugs-tender-bought {$wrong}");
