@@ -80,6 +80,7 @@ debian_packages() {
 light_browser() {
   [ ! -x /usr/lib/chromium/chromium-headless-shell ] || return 0
   echo "Installing from Debian: chromium-headless-shell"
+  mkdir -p "$VAR/log"
   { as_root apt-get update && as_root apt-get install -y --no-install-recommends --no-remove chromium chromium-driver chromium-headless-shell; } \
     >"$VAR/log/apt-light-browser.log" 2>&1 || echo "It is not to be had here: the browser's tests take longer."
 }
