@@ -30,6 +30,7 @@ final class ChangeSeasonRequest extends FormRequest
             'changes.*.path' => ['required', 'array', 'min:1', 'max:8'],
             'setup' => ['nullable', 'string'],
             'label' => ['nullable', 'string', 'max:200'],
+            'knows' => ['nullable', 'integer', 'min:0'],
         ];
     }
 

@@ -14,10 +14,24 @@ final readonly class EditedSeason
 {
     /**
      * @param  string  $before  the document before the change, as text
+     * @param  list<string>  $changed  keys of the document in which something changed
      * @param  ?string  $undoes  what undo would take back, where that was just done; null to be looked up
      */
-    public function __construct(public KeptSeason $kept, public int $revisionBefore, private string $before, public ?string $undoes)
+    public function __construct(
+        public KeptSeason $kept,
+        public int $revisionBefore,
+        private string $before,
+        public array $changed,
+        public ?string $undoes,
+    ) {
+    }
+
+    /** @return array{since: int, keys: object} what has changed of the document: a key that is emptied stays, as null */
+    public function part(): array
     {
+        $keys = array_intersect_key(get_object_vars($this->kept->document), array_flip($this->changed));
+
+        return ['since' => $this->revisionBefore, 'keys' => (object) $keys];
     }
 
     /** Null where the set-up was not there before. */

@@ -71,7 +71,13 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  * }
  * @phpstan-type ArchivedShape array{archived: bool}
  * @phpstan-type ChangeShape array{path: list<string|int>, from: mixed, to: mixed}
- * @phpstan-type ChangesShape array{changes: list<ChangeShape>, label?: string, setup?: ?string}
+ * @phpstan-type ChangesShape array{
+ *     changes: list<ChangeShape>,
+ *     label?: string,
+ *     setup?: ?string,
+ *     // the revision one has: of the season itself only what has changed since is answered then
+ *     knows?: ?int,
+ * }
  */
 final class SeasonController
 {
@@ -143,17 +149,16 @@ final class SeasonController
         OA\Response(
             response: 200,
             description: 'The season as it is now',
-            content: new OA\JsonContent(ref: '#/components/schemas/SeasonState'),
+            content: new OA\JsonContent(ref: '#/components/schemas/ChangedSeason'),
         ),
     ]
     #[OA\Response(response: 409, ref: '#/components/responses/Conflict')]
     #[OA\Response(response: 422, ref: '#/components/responses/Faults')]
     public function update(ChangeSeasonRequest $request, SeasonEditor $editor, int $season): JsonResponse
     {
-        return $this->state->answer(
-            $editor->apply($this->gardener->seasonId($season), $request->changes(), $request->label(), Text::in($request, 'setup')),
-            $request->input('setup'),
-        );
+        $edited = $editor->apply($this->gardener->seasonId($season), $request->changes(), $request->label(), Text::in($request, 'setup'));
+
+        return $this->state->changed($edited, $request->input('setup'), $request->integer('knows'));
     }
 
     #[OA\Put(

@@ -120,7 +120,9 @@ final class SeasonEditor
             Timing::part('write');
         }
 
-        return new EditedSeason($kept, $revision, $before, $undoes);
+        $changed = array_values(array_unique(array_map(fn (Change $one): string => (string) $one->path->keys[0], $made)));
+
+        return new EditedSeason($kept, $revision, $before, $changed, $undoes);
     }
 
     /**

@@ -13,6 +13,7 @@ use JollyPenny\Core\Showing\Pictures\Moved;
 use JollyPenny\Core\Showing\Pictures\SeasonPictures;
 use JollyPenny\Core\Showing\Pictures\SetupPicture;
 use JollyPenny\Core\Showing\Pictures\SetupTills;
+use stdClass;
 use Throwable;
 
 /**
@@ -33,6 +34,25 @@ use Throwable;
  *     added?: string,
  *     // no figures could be made of it
  *     unreckoned?: bool,
+ * }
+ * @phpstan-type ChangedSeasonShape array{
+ *     id: int,
+ *     revision: int,
+ *     // the whole, or else `part`
+ *     season?: Season,
+ *     part?: SeasonPartShape,
+ *     result: ResultShape,
+ *     pictures: array<string, SetupPicture>,
+ *     history: array{undo: ?string, redo: ?string},
+ *     demo: bool,
+ *     moved?: ?Moved,
+ *     unreckoned?: bool,
+ * }
+ * @phpstan-type SeasonPartShape array{
+ *     // the revision that it goes on from
+ *     since: int,
+ *     // keys of the season in which something changed, as they are now
+ *     keys: array<string, mixed>,
  * }
  * @phpstan-type AskedCropShape array{
  *     // as it was written
@@ -58,6 +78,26 @@ final readonly class SeasonState
      */
     public function answer(KeptSeason|EditedSeason $season, mixed $setup, array $more = []): JsonResponse
     {
+        return $this->with($season, $setup, ['season' => ($season instanceof EditedSeason ? $season->kept : $season)->document], $more);
+    }
+
+    /**
+     * To somebody who knows the revision before the change, only what it changed of the season. The figures are told whole: costs are
+     * shared, so that hardly a crop's stay as they are.
+     *
+     * @param  mixed  $setup  id of the set-up on screen
+     */
+    public function changed(EditedSeason $season, mixed $setup, int $knows): JsonResponse
+    {
+        return $knows === $season->revisionBefore ? $this->with($season, $setup, ['part' => $season->part()]) : $this->answer($season, $setup);
+    }
+
+    /**
+     * @param  array{season: stdClass}|array{part: array<string, mixed>}  $document
+     * @param  array<string, mixed>  $more
+     */
+    private function with(KeptSeason|EditedSeason $season, mixed $setup, array $document, array $more = []): JsonResponse
+    {
         $kept = $season instanceof EditedSeason ? $season->kept : $season;
         $undoes = $season instanceof EditedSeason ? $season->undoes : null;
         $ids = array_column($kept->file->setups, 'id');
@@ -81,7 +121,7 @@ final readonly class SeasonState
         $answer = Json::response([
             'id' => $kept->model->id,
             'revision' => $kept->model->revision,
-            'season' => $kept->document,
+            ...$document,
             'result' => $result,
             'pictures' => (object) $pictures,
             'history' => $undoes === null ? $this->history->words($kept->model) : ['undo' => $undoes, 'redo' => null],

@@ -50,6 +50,29 @@ it('takes back and does again whatever was changed', function (array $path, mixe
     'a packet to own seed' => [['seed_lots', 'egg', 'test'], null, ['sown' => 20, 'sprouted' => 17]],
 ]);
 
+it('tells whoever knows the season before only what a change did to it', function (array $path, mixed $to, array $keys) {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $known = document($this, $season->id);
+    $revision = $season->fresh()->revision;
+    $from = array_reduce($path, fn (array $at, string $key): mixed => $at[$key] ?? array_column($at, null, 'id')[$key] ?? null, $known);
+    $url = "/api/seasons/{$season->id}";
+    $answer = $this->patchJson($url, [...change($path, $from, $to), 'knows' => $revision])->assertOk()->json();
+    expect($answer)->not->toHaveKey('season')->and($answer['part']['since'])->toBe($revision)
+        ->and(array_keys($answer['part']['keys']))->toEqualCanonicalizing($keys);
+    expect([...$known, ...$answer['part']['keys']])->toEqual(document($this, $season->id));
+    // Who knows another revision, or says nothing, gets the whole.
+    foreach ([['knows' => $revision], ['knows' => $revision + 7], []] as $knows) {
+        $again = $this->patchJson($url, [...change(['name'], 'Plot 17, spring 2027', 'Plot 18'), ...$knows])->assertOk();
+        expect($again->json())->not->toHaveKey('part')->and($again->json('season.name'))->toBe('Plot 18');
+    }
+})->with([
+    'a number' => [['lights', 'led', 'hours_per_day'], 12, ['lights']],
+    'a feed that is given up' => [['feed'], null, ['feed']],
+    'a crop taken out, with what is said of it elsewhere' => [['crops', 'copper-kettle'], null, ['crops', 'setups']],
+    'a lamp taken out of its set-ups too' => [['lights', 'led'], null, ['lights', 'setups']],
+]);
+
 it('undoes the newest of several steps first, and does the oldest of the undone again first', function () {
     [$user, $season] = gardener();
     $this->actingAs($user);

@@ -672,6 +672,9 @@ return [
     ['lasting things without their price', 'core/Deciding/Choosing/ComparedSetup.php', "array_sum(array_column($toBuy, 'cost'))", "array_sum(array_column($toBuy, 'packs'))", 'tests/Core/ComparisonTest.php'],
     ['plants lost to a limit not told', 'core/Deciding/Choosing/Budget.php', 'lost: $after->missing - $before->missing', 'lost: $after->missing', 'tests/Core/BudgetTest.php'],
     ['seeds of one cell for a row', 'core/Living/Trays/Trays.php', '$sites * $plan->method->seedsPerSite)', '$plan->method->seedsPerSite)', 'tests/Core/TraysTest.php'],
+    ['a part of the season for whoever knows another', 'app/Seasons/SeasonState.php', '$knows === $season->revisionBefore', 'true', 'tests/Feature/EditingTest.php'],
+    ['what went along with a change is not told', 'app/Seasons/SeasonEditor.php', '(string) $one->path->keys[0], $made)', '(string) $one->path->keys[0], $changes)', 'tests/Feature/EditingTest.php'],
+    ['a part put on top of another season', 'web/src/season/entry.ts', 'part === undefined || known?.revision !== part.since', 'part === undefined || known === undefined', 'web/src/season/queue.test.ts'],
     ['the oldest seed is offered', 'app/Shed/Shed.php', 'krsort($byYear);', 'ksort($byYear);', 'tests/Feature/ShedTest.php'],
     ['old seed in place of one\'s own', 'app/Shed/Shed.php', '&& $isSeed && StockOffer::isNone($key, $kept, $each)', '&& $isSeed', 'tests/Feature/ShedTest.php'],
     [

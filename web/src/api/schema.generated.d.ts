@@ -3608,6 +3608,7 @@ export interface components {
             changes: components["schemas"]["Change"][];
             label?: string;
             setup?: string | null;
+            knows?: number | null;
         };
         /** @description One set-up's result; property names are the result's keys, in their order. Costing rules, section 8. *\/ */
         SetupResult: {
@@ -3851,6 +3852,29 @@ export interface components {
             asked?: components["schemas"]["AskedCrop"][];
             added?: string;
             unreckoned?: boolean;
+        };
+        ChangedSeason: {
+            id: number;
+            revision: number;
+            season?: components["schemas"]["Season"];
+            part?: components["schemas"]["SeasonPart"];
+            result: components["schemas"]["Result"];
+            pictures: {
+                [key: string]: components["schemas"]["SetupPicture"];
+            };
+            history: {
+                undo: string | null;
+                redo: string | null;
+            };
+            demo: boolean;
+            moved?: components["schemas"]["Moved"] | null;
+            unreckoned?: boolean;
+        };
+        SeasonPart: {
+            since: number;
+            keys: {
+                [key: string]: unknown;
+            };
         };
         AskedCrop: {
             text: string;
@@ -6748,7 +6772,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SeasonState"];
+                    "application/json": components["schemas"]["ChangedSeason"];
                 };
             };
             409: components["responses"]["Conflict"];

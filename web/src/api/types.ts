@@ -40,6 +40,7 @@ export type ThingUse = Shapes['ThingUse'];
 export type Potting = Shapes['Potting'];
 export type MixWay = Shapes['MixWay'];
 export type ShoppingState = Shapes['ShoppingState'];
+export type ChangedSeason = Shapes['ChangedSeason'];
 export type SowAgain = Shapes['SowAgain'];
 export type PriceThing = Shapes['PriceBook']['things'][number];
 export type ShoppingItem = ShoppingState['shopping']['items'][number];

@@ -1,4 +1,4 @@
-import type { Season, SeasonState, SetupPicture, SetupResult, TillMove } from '../api/types';
+import type { ChangedSeason, Season, SeasonState, SetupPicture, SetupResult, TillMove } from '../api/types';
 
 /** What the last change did to the till of a set-up. */
 export interface LastChange {
@@ -48,6 +48,16 @@ export function take(known: Entry | undefined, state: SeasonState, label?: strin
     unreckoned: state.unreckoned === true,
     demo: state.demo,
   };
+}
+
+/**
+ * An answer with the whole season, where it told only what changed since the revision that is known; null where another one is known by
+ * now.
+ */
+export function whole(known: Entry | undefined, { season, part, ...answer }: ChangedSeason): SeasonState | null {
+  if (season !== undefined) return { ...answer, season };
+  if (part === undefined || known?.revision !== part.since) return null;
+  return { ...answer, season: { ...known.season, ...part.keys } as Season };
 }
 
 /** The wished set-up where there is one, else the first. */

@@ -218,3 +218,40 @@ it.each([
   expect(sent.at(-1)).toMatchObject(mine ? { from, to: 12 } : { from: 16, to: from });
   expect(hours(queries)).toBe(kept);
 });
+
+const part = (since: number, hours: number): object => {
+  const { season, ...others } = state(hours, since + 1);
+  return { ...others, part: { since, keys: { lights: season.lights } } };
+};
+
+it('puts what an answer tells of the season on top of what it knows', async () => {
+  const queries = await opened();
+  const before = known(queries)?.season;
+  answers.push(() => json(part(1, 14)));
+  await set(queries, 14);
+  expect(hours(queries)).toBe(14);
+  expect(known(queries)?.season).toEqual({
+    name: 'A',
+    lights: [{ id: 'led', hours_per_day: 14 }],
+    setups: [{ id: 's' }],
+    crops: [],
+  });
+  expect(known(queries)?.season.setups).toBe(before?.setups);
+});
+
+it('asks for the whole season where what it knows is not what the answer goes on from', async () => {
+  const queries = await opened();
+  answers.push(() => {
+    // Meanwhile another answer told of a later revision.
+    learn(queries, SEASON, state(12, 5));
+    return json(part(1, 14));
+  });
+  vi.mocked(fetch).mockImplementationOnce(async (request) => {
+    sent.push(((await (request as Request).json()) as { changes: typeof sent }).changes[0] ?? { from: 0, to: 0 });
+    return (answers.shift() ?? nobody)();
+  });
+  vi.mocked(fetch).mockImplementationOnce(async () => json(state(14, 6)));
+  await set(queries, 14);
+  expect(hours(queries)).toBe(14);
+  expect(known(queries)?.revision).toBe(6);
+});

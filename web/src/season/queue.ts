@@ -3,7 +3,7 @@ import { answered, awayRefusal, client, Refusal, words, worthRetrying, seen } fr
 import type { Change, Path, Season, SeasonState } from '../api/types';
 import { conflicts, onTopOf } from './conflicts';
 import { at, put } from './document';
-import { setupOf, take, type Entry } from './entry';
+import { setupOf, take, whole, type Entry } from './entry';
 import { refusals } from './refusals';
 import { shownSetup } from './shownSetup';
 
@@ -46,11 +46,14 @@ export function onScreen(queries: QueryClient, season: number): string | null {
 /** Sends changes; where another window changed the same meanwhile, the person chooses. */
 async function send(queries: QueryClient, { season, changes, label }: Pending): Promise<SeasonState> {
   const setup = onScreen(queries, season);
+  const known = () => queries.getQueryData<Entry>(keys.season(season));
   for (let now = changes; ;) {
     try {
-      return await answered(
-        client.PATCH('/api/seasons/{season}', { params: { path: { season } }, body: { changes: now, label, setup } }),
+      const knows = known()?.revision ?? null;
+      const answer = await answered(
+        client.PATCH('/api/seasons/{season}', { params: { path: { season } }, body: { changes: now, label, setup, knows } }),
       );
+      return whole(known(), answer) ?? { ...(await ask(season, setup)), moved: answer.moved };
     } catch (error) {
       const found = error instanceof Refusal && error.problem.status === 409 ? error.problem.conflicts : undefined;
       if (found === undefined) throw error;
