@@ -83,6 +83,12 @@ final readonly class SeasonIndex
 
     public function isSold(Crop $crop): bool
     {
-        return $this->offersFor($crop) !== [];
+        foreach ($crop->nursery as $id) {
+            if ($crop->accepts($this->offers[$id])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Plan\Books;
 
-use Closure;
 use JollyPenny\Core\Plan\Planning\CropPlan;
 use JollyPenny\Core\Season\SeasonIndex;
 use JollyPenny\Core\Season\Setup;
@@ -30,13 +29,13 @@ final class EquipmentBook implements Book
 
     /**
      * @param  list<CropPlan>  $plans
-     * @param  Closure(): EnergyBook  $energy  what each thing costs does not depend on it, only who bears how much of it
+     * @param  EnergyOnceAsked  $energy  what each thing costs does not depend on it, only who bears how much of it
      */
     public function __construct(
         private readonly array $plans,
         private readonly SeasonIndex $index,
         Setup $setup,
-        private readonly Closure $energy,
+        private readonly EnergyOnceAsked $energy,
     ) {
         if ($plans === []) {
             return;
@@ -145,7 +144,7 @@ final class EquipmentBook implements Book
         if ($item->place === null) {
             return $this->plans[$crop]->indoorFlatDays();
         }
-        $energy = ($this->energy)()->places[$item->place];
+        $energy = $this->energy->book()->places[$item->place];
         $sum = 0.0;
         foreach ($this->plans[$crop]->stages as $stage) {
             if (

@@ -40,8 +40,7 @@ final class SetupBooks
 
     public readonly ContainerBook $containers;
 
-    /** Worked out when it is first asked for: it takes longer than all the rest, and what is paid at the checkout does not need it. */
-    private ?EnergyBook $energy = null;
+    private readonly EnergyOnceAsked $energy;
 
     public readonly EquipmentBook $equipment;
 
@@ -50,6 +49,7 @@ final class SetupBooks
         public readonly Setup $setup,
         private readonly CropPlanner $planner,
         public readonly NurseryBook $nursery,
+        SupplyUses $uses,
     ) {
         foreach ($index->season->crops as $crop) {
             $this->place($crop);
@@ -57,14 +57,15 @@ final class SetupBooks
         $this->plantsBought = array_sum(array_column($this->bought, 'wanted'));
         $this->together = new Together($this->plans, $index->season->mishap, $planner->sower->known);
         $this->seed = new SeedBook($this->plans, $index);
-        $this->supplies = new SupplyBook($this->plans, $index);
+        $this->supplies = new SupplyBook($this->plans, $index, $uses);
         $this->containers = new ContainerBook($this->plans, $index);
-        $this->equipment = new EquipmentBook($this->plans, $index, $setup, $this->energy(...));
+        $this->energy = new EnergyOnceAsked($this->plans, $this->supplies->uses, $index, $setup);
+        $this->equipment = new EquipmentBook($this->plans, $index, $setup, $this->energy);
     }
 
     public function energy(): EnergyBook
     {
-        return $this->energy ??= new EnergyBook($this->plans, $this->supplies->uses, $this->index, $this->setup);
+        return $this->energy->book();
     }
 
     public function season(): Season

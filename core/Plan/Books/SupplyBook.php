@@ -17,9 +17,9 @@ final readonly class SupplyBook implements Book
     public array $pools;
 
     /** @param  list<CropPlan>  $plans */
-    public function __construct(array $plans, SeasonIndex $index)
+    public function __construct(array $plans, SeasonIndex $index, SupplyUses $uses)
     {
-        $this->uses = array_map(fn (CropPlan $plan): SupplyUse => SupplyUse::forPlan($plan, $index), $plans);
+        $this->uses = array_map($uses->use(...), $plans);
         $needs = $pools = [];
         foreach ($this->uses as $use) {
             foreach ($use->amounts as $supply => $heads) {

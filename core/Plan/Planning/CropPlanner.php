@@ -30,7 +30,7 @@ use JollyPenny\Core\Season\Units\Ceiling;
 /** Germination, sowing and calendar of one crop. A plan depends on nothing else that is grown, so it is kept. */
 final class CropPlanner
 {
-    /** @var array<string, CropPlan|Warning> */
+    /** @var array<array-key, array<array-key, array<array-key, array<array-key, CropPlan|Warning>>>> by crop, method, lamp and mat */
     private array $plans = [];
 
     /** @var array<string, Seedbed> */
@@ -58,14 +58,13 @@ final class CropPlanner
         $first = $method->stages[0];
         $light = $first->light ? $light : null;
         $mat = $first->mat ? $mat : null;
-        $key = json_encode([$crop->id, $method->id, $light?->id, $mat?->id]);
-
-        $known = $this->like->plans[(string) $key] ?? null;
-        if ($known instanceof CropPlan && $known->crop == $crop) {
+        [$lamp, $warmth] = [$light->id ?? '', $mat->id ?? ''];
+        $known = $this->like->plans[$crop->id][$method->id][$lamp][$warmth] ?? null;
+        if ($known instanceof CropPlan && ($known->crop === $crop || $known->crop == $crop)) {
             return $known;
         }
 
-        return $this->plans[(string) $key] ??= $this->make($crop, $method, $light, $mat);
+        return $this->plans[$crop->id][$method->id][$lamp][$warmth] ??= $this->make($crop, $method, $light, $mat);
     }
 
     private function make(Crop $crop, Method $method, ?Light $light, ?Mat $mat): CropPlan|Warning

@@ -13,25 +13,20 @@ use JollyPenny\Core\Plan\Sowing\TwoValues;
  * What grown crops come to together: a bad season is bad for all of them, and a mishap takes what was sown in one place in one
  * week. Costing rules, section 8.
  */
-final readonly class Together
+final class Together
 {
     /** Multiplications that take about half a second. */
     private const BEARABLE = 3e7;
 
-    /** @var array<string, list<int>> crops by batch */
-    private array $batches;
+    /** @var ?array<string, list<int>> crops by batch, once somebody asks */
+    private ?array $batches = null;
 
     /**
      * @param  list<CropPlan>  $plans
      * @param  float  $mishap  the chance that a batch is lost
      */
-    public function __construct(private array $plans, private float $mishap, private Known $known = new Known())
+    public function __construct(private readonly array $plans, private readonly float $mishap, private readonly Known $known = new Known())
     {
-        $batches = [];
-        foreach ($plans as $crop => $plan) {
-            $batches[$plan->batch()][] = $crop;
-        }
-        $this->batches = $batches;
     }
 
     /**
@@ -133,7 +128,7 @@ final readonly class Together
     {
         $counts = array_flip($crops);
         $work = $length = 0.0;
-        foreach ($this->batches as $batch) {
+        foreach ($this->batches() as $batch) {
             $spread = 0.0;
             foreach ($batch as $crop) {
                 if (isset($counts[$crop])) {
@@ -162,7 +157,7 @@ final readonly class Together
         $seasons = [];
         foreach (array_keys(TwoValues::WEIGHTS) as $season) {
             $sum = Distribution::always(0);
-            foreach ($this->batches as $batch) {
+            foreach ($this->batches() as $batch) {
                 $lost = 0;
                 $lives = [];
                 foreach ($batch as $crop) {
@@ -179,5 +174,18 @@ final readonly class Together
         }
 
         return Distribution::mixture($seasons, TwoValues::WEIGHTS);
+    }
+
+    /** @return array<string, list<int>> */
+    private function batches(): array
+    {
+        if ($this->batches === null) {
+            $this->batches = [];
+            foreach ($this->plans as $crop => $plan) {
+                $this->batches[$plan->batch()][] = $crop;
+            }
+        }
+
+        return $this->batches;
     }
 }

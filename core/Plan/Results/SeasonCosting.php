@@ -6,6 +6,7 @@ namespace JollyPenny\Core\Plan\Results;
 
 use JollyPenny\Core\Plan\Books\NurseryBook;
 use JollyPenny\Core\Plan\Books\SetupBooks;
+use JollyPenny\Core\Plan\Books\SupplyUses;
 use JollyPenny\Core\Plan\Planning\CropPlanner;
 use JollyPenny\Core\Plan\Sowing\Known;
 use JollyPenny\Core\Season\Season;
@@ -25,6 +26,8 @@ final readonly class SeasonCosting
 
     private NurseryBook $nursery;
 
+    private SupplyUses $uses;
+
     /** @var WeakMap<Setup, SetupResult> what has been reckoned already */
     private WeakMap $results;
 
@@ -38,6 +41,7 @@ final readonly class SeasonCosting
         $this->index = SeasonIndex::fromSeason($season);
         $this->planner = $like === null ? new CropPlanner($this->index, known: $known) : $this->planner($like, $but);
         $this->nursery = $like !== null && ! in_array('nursery', $but, true) ? $like->nursery : new NurseryBook($this->index);
+        $this->uses = $like !== null && $but === [] ? $like->uses : new SupplyUses($this->index);
         $this->results = new WeakMap();
     }
 
@@ -56,7 +60,7 @@ final readonly class SeasonCosting
 
     public function books(Setup $setup): SetupBooks
     {
-        return new SetupBooks($this->index, $setup, $this->planner, $this->nursery);
+        return new SetupBooks($this->index, $setup, $this->planner, $this->nursery, $this->uses);
     }
 
     public function setup(Setup $setup): SetupResult
