@@ -24,6 +24,7 @@ use JollyPenny\Core\Season\SeasonIndex;
 use JollyPenny\Core\Season\Things\Light;
 use JollyPenny\Core\Season\Things\Mat;
 use JollyPenny\Core\Season\Things\Place;
+use JollyPenny\Core\Season\Things\SeedLot;
 use JollyPenny\Core\Season\Things\Species;
 use JollyPenny\Core\Season\Units\Ceiling;
 
@@ -40,7 +41,7 @@ final class CropPlanner
 
     /**
      * @param  ?Sower  $sower  of a season with the same chance of mishaps: what it has sized is not sized again
-     * @param  ?self  $like  of a season that differs in its crops alone: the plans of those that are the same are shared
+     * @param  ?self  $like  of a season that differs in its crops, methods and seed alone: plans of which these are the same are shared
      * @param  ?Known  $known  answers from an earlier look
      */
     public function __construct(private readonly SeasonIndex $index, ?Sower $sower = null, private readonly ?self $like = null, ?Known $known = null)
@@ -60,11 +61,18 @@ final class CropPlanner
         $mat = $first->mat ? $mat : null;
         [$lamp, $warmth] = [$light->id ?? '', $mat->id ?? ''];
         $known = $this->like->plans[$crop->id][$method->id][$lamp][$warmth] ?? null;
-        if ($known instanceof CropPlan && ($known->crop === $crop || $known->crop == $crop)) {
+        if ($known instanceof CropPlan && self::isSame($known->crop, $crop) && self::isSame($known->method, $method)
+            && self::isSame($known->lot, $this->index->lots[$crop->lot])) {
             return $known;
         }
 
         return $this->plans[$crop->id][$method->id][$lamp][$warmth] ??= $this->make($crop, $method, $light, $mat);
+    }
+
+    /** Rows that no edit touched are mostly the same object, which is told at once. */
+    private static function isSame(Crop|Method|SeedLot $one, Crop|Method|SeedLot $other): bool
+    {
+        return $one === $other || $one == $other;
     }
 
     private function make(Crop $crop, Method $method, ?Light $light, ?Mat $mat): CropPlan|Warning

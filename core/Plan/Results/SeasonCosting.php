@@ -20,6 +20,12 @@ final readonly class SeasonCosting
     /** No plan of a crop reads these. */
     private const UNPLANNED = ['setups', 'nursery', 'electricity', 'supplies', 'mixes'];
 
+    /** What a planned crop takes of the supplies changes with these. */
+    private const SUPPLYING = ['mixes', 'feed', 'mix_overage'];
+
+    /** Of these a plan depends on rows of its own alone. */
+    private const ROWS_OF_A_PLAN = ['crops', 'methods', 'seed_lots'];
+
     private SeasonIndex $index;
 
     private CropPlanner $planner;
@@ -41,7 +47,7 @@ final readonly class SeasonCosting
         $this->index = SeasonIndex::fromSeason($season);
         $this->planner = $like === null ? new CropPlanner($this->index, known: $known) : $this->planner($like, $but);
         $this->nursery = $like !== null && ! in_array('nursery', $but, true) ? $like->nursery : new NurseryBook($this->index);
-        $this->uses = $like !== null && $but === [] ? $like->uses : new SupplyUses($this->index);
+        $this->uses = $like !== null && array_intersect($but, self::SUPPLYING) === [] ? $like->uses : new SupplyUses($this->index);
         $this->results = new WeakMap();
     }
 
@@ -52,7 +58,7 @@ final readonly class SeasonCosting
 
         return match (true) {
             $planned === [] => $like->planner,
-            $planned === ['crops'] => new CropPlanner($this->index, like: $like->planner),
+            array_diff($planned, self::ROWS_OF_A_PLAN) === [] => new CropPlanner($this->index, like: $like->planner),
             $like->season->mishap === $this->season->mishap => new CropPlanner($this->index, $like->planner->sower),
             default => new CropPlanner($this->index),
         };

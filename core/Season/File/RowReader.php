@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Season\File;
 
 use BackedEnum;
+use Closure;
 use JollyPenny\Core\Season\ClockTime;
 use JollyPenny\Core\Season\Day;
 use JollyPenny\Core\Season\ListOf;
@@ -19,7 +20,7 @@ use stdClass;
  */
 final class RowReader
 {
-    /** @var array<class-string, list<array{key: string, class: ?class-string, list: bool, float: bool, default: mixed}>> */
+    /** @var array<class-string, list<array{name: string, key: string, class: ?class-string, list: bool, float: bool, default: mixed}>> */
     private array $plans = [];
 
     /**
@@ -40,7 +41,31 @@ final class RowReader
         return new $class(...$values);
     }
 
-    /** @param  array{key: string, class: ?class-string, list: bool, float: bool, default: mixed}  $parameter */
+    /**
+     * What some keys of a row come to, by the constructor's names.
+     *
+     * @param  class-string  $class
+     * @param  Closure(string, stdClass): ?object  $known  the object of a list's row that is known already
+     * @return array<string, mixed>
+     */
+    public function values(string $class, stdClass $part, Closure $known): array
+    {
+        $values = [];
+        foreach ($this->plans[$class] ??= $this->plan($class) as $parameter) {
+            $key = $parameter['key'];
+            if (! property_exists($part, $key)) {
+                continue;
+            }
+            [$value, $row] = [$part->{$key}, $parameter['class']];
+            $values[$parameter['name']] = $parameter['list'] && $row !== null && is_array($value)
+                ? array_map(fn (mixed $one): mixed => $one instanceof stdClass ? $known($key, $one) ?? $this->read($row, $one) : $one, $value)
+                : $this->value($value, $parameter);
+        }
+
+        return $values;
+    }
+
+    /** @param  array{name: string, key: string, class: ?class-string, list: bool, float: bool, default: mixed}  $parameter */
     private function value(mixed $value, array $parameter): mixed
     {
         $class = $parameter['class'];
@@ -64,7 +89,7 @@ final class RowReader
 
     /**
      * @param  class-string  $class
-     * @return list<array{key: string, class: ?class-string, list: bool, float: bool, default: mixed}>
+     * @return list<array{name: string, key: string, class: ?class-string, list: bool, float: bool, default: mixed}>
      */
     private function plan(string $class): array
     {
@@ -79,6 +104,7 @@ final class RowReader
             };
 
             return [
+                'name' => $parameter->getName(),
                 'key' => self::keyOf($parameter->getName()),
                 'class' => $name,
                 'list' => $listOf !== null,
