@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use JollyPenny\Core\Living\Reckoning\Altered;
+use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\File\DocumentPath;
 use JollyPenny\Core\Season\File\SeasonReader;
 use Tests\Seasons;
@@ -34,3 +35,36 @@ it('changes a season as an edit of its file does, and reads nothing that no edit
     'a key that is no list' => [[['path' => ['electricity', 'rate'], 'to' => 0.3], ['path' => ['hourly_value'], 'to' => 11]], 'crops'],
     'a key that was not there' => [[['path' => ['mishap'], 'to' => 0.2], ['path' => ['crops', 'ink-pot', 'sow_on'], 'to' => '2027-04-01']], 'crops'],
 ]);
+
+it('costs a changed season with what it shares as it does without', function () {
+    $season = Seasons::read(Seasons::demo());
+    $costing = new SeasonCosting($season);
+    // What is shared has to be there first.
+    $costing->result();
+    $edits = [
+        ['crops', 'copper-kettle', 'wanted', 9],
+        ['methods', 'cells-pots', 'stages', 1, 'survival', 0.5],
+        ['methods', 'cells-pots', 'seeds_per_site', 3],
+        ['seed_lots', 'egg', 'packed_for', 2024],
+        ['seed_lots', 'egg', 'seeds_per_packet', 7],
+        ['mixes', 'two-one', 'shrinkage', 0.4],
+        ['mix_overage', 0.5],
+        ['feed', 'dose_per_l', 0.1],
+        ['supplies', 'fish', 'pack_price', 90],
+        ['containers', 'cell72', 'volume_l', 0.2],
+        ['places', 'bench', 'temp_c', 12],
+        ['lights', 'led', 'watts', 200],
+        ['species', 'tomato', 'days_to_emerge', 20],
+        ['mishap', 0.3],
+        ['last_frost', '2027-06-20'],
+    ];
+    $moved = 0;
+    foreach ($edits as $edit) {
+        $to = array_pop($edit);
+        $changed = (new Altered($season))->with([['path' => $edit, 'to' => $to]]);
+        $alone = (new SeasonCosting($changed))->setup($changed->setups[0]);
+        expect((new SeasonCosting($changed, $costing, [$edit[0]]))->setup($changed->setups[0]))->toEqual($alone, implode('.', $edit));
+        $alone == $costing->setup($season->setups[0]) ?: $moved++;
+    }
+    expect($moved)->toBeGreaterThan(11);
+});
