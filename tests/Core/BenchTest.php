@@ -32,6 +32,12 @@ it('shares the power of lamps, mats and fans among them so that it adds up to th
             expect(array_sum(array_column($bench->bill, 'kwh')))->toEqualWithDelta(array_sum($result->kwh) - $blended, 1e-6)
                 ->and($blended)->toBeGreaterThanOrEqual(-1e-9)
                 ->and(array_filter($bench->bill, fn ($month) => $month->kwh < 0.0 || $month->credit > 1e-12))->toBe([]);
+            $whole = array_sum(array_map(fn ($month) => $month->light + $month->heat + $month->appliance, $bench->bill));
+            expect(array_sum(array_column($bench->bill, 'cost')))->toEqualWithDelta($whole, 1e-9)->and($bench->billed['cost'])->toEqualWithDelta($whole, 1e-9)
+                ->and($bench->billed['kwh'])->toEqualWithDelta(array_sum(array_column($bench->bill, 'kwh')), 1e-9);
+            foreach (['lights', 'mats', 'appliances'] as $kind) {
+                expect($sum($kind, 'cost'))->toEqualWithDelta($sum($kind, 'power') + $sum($kind, 'share'), 1e-9);
+            }
             expect($sum('lights', 'kwh'))->toEqualWithDelta($result->kwh['light'], 1e-6)
                 ->and($sum('mats', 'kwh'))->toEqualWithDelta($result->kwh['heat'], 1e-6)
                 ->and(array_sum(array_column($bench->bill, 'light')))->toEqualWithDelta($sum('lights', 'power'), 1e-6)
@@ -55,6 +61,20 @@ it('says how many of a hundred come up in the soil as it is', function () {
         }
     }
     expect($wishes)->toBeGreaterThan(3);
+});
+
+it('says of a mat that it hinders where clearly fewer come up on it', function () {
+    $said = ['hinders' => 0, 'helps' => 0];
+    foreach ([Seasons::demo(), ...array_map(fn (int $seed) => (new SeasonGenerator($seed))->season(), range(91_000, 91_040))] as $file) {
+        $season = Seasons::read($file);
+        $bench = Bench::fromBooks((new SeasonCosting($season))->books($season->setups[0]));
+        foreach (array_merge(...array_map(fn ($place) => $place->soil ?? [], $bench->places)) as $wish) {
+            $fewer = $wish->without === null || $wish->with === null ? 0 : $wish->without->of_hundred - $wish->with->of_hundred;
+            expect($wish->mat_hinders)->toBe($fewer > 2);
+            $said[$wish->mat_hinders ? 'hinders' : 'helps']++;
+        }
+    }
+    expect(min($said))->toBeGreaterThan(0);
 });
 
 it('finds the hour from which a lamp is cheapest', function () {

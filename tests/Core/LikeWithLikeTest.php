@@ -106,6 +106,10 @@ it('gives what nobody sells a price of its own, and says what room costs', funct
     $file = Seasons::demo();
     $season = Seasons::read($file);
     $comparison = Comparison::forSeason(new SeasonCosting($season));
+    expect($comparison->advice?->buying)->toBeNear($comparison->advice->cost + $comparison->advice->saves);
+    foreach ($comparison->setups as $compared) {
+        expect($compared->lasting)->toBeNear(array_sum(array_column($compared->to_buy, 'cost')));
+    }
     foreach ((new SeasonCosting($season))->result()['setups'] as $i => $result) {
         $unsold = array_filter($result->crops, fn ($crop) => $crop->grown && $crop->buy_cost === null);
         $each = $unsold === [] ? null : array_sum(array_column($unsold, 'cost')) / array_sum(array_column($unsold, 'useful'));

@@ -38,6 +38,9 @@ it('counts the season\'s mix by mix and by crop, and supplies as the shopping li
         $season = Seasons::read($file);
         $costing = new SeasonCosting($season);
         $potting = Potting::fromBooks($costing->books($season->setups[0]));
+        foreach ($potting->containers as $filling) {
+            expect($filling->cost)->toBeNear($filling->pot + $filling->mix + $filling->wash);
+        }
         $bought = array_column(array_filter($costing->setup($season->setups[0])->shopping, fn ($line) => $line->kind === 'supply'), 'packs', 'id');
         expect(array_sum($potting->litres_by_crop))->toEqualWithDelta($potting->litres, 1e-9)
             ->and(array_sum($potting->litres_by_mix))->toEqualWithDelta($potting->litres, 1e-9);

@@ -54,6 +54,8 @@ it('values a test as choosing after it does, over all eleven outcomes', function
         return $result->fill_cost + array_sum(array_map(fn ($crop) => $crop->cost === null ? (float) $crop->buy_cost : 0.0, $result->crops));
     };
     expect($worth->with_it)->toBeNear($cost($kale))->and($worth->with_new)->toBeNear($cost($kale->with(packedFor: 2027, packetsOwned: 0.0)));
+    expect($worth->new_dearer)->toBeNear($worth->with_new - $worth->with_it)
+        ->and($worth->hardly)->toBe($worth->with_it - $worth->with_new < 0.25 * $kale->packetPrice);
     // The plain expectation, with the binomial integrated over a fine grid of the belief instead of the closed form.
     $aged = (function () use ($season, $kale): array {
         $species = array_column($season->species, null, 'id')[$kale->species];

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use JollyPenny\Core\Living\Shopping\PackOffer;
 use JollyPenny\Core\Living\Shopping\Purchase;
 use JollyPenny\Core\Living\Shopping\Shopping;
 use JollyPenny\Core\Living\Shopping\ShoppingItem;
@@ -89,4 +90,17 @@ it('keeps what was bought and is not needed', function () {
     $nursery = array_column($season->setups, null, 'id')['nursery'];
     $list = shopping($season, $nursery, [bought('light', 'led', 1, 29.0)]);
     expect(array_column($list->unneeded, 'thing'))->toBe(['led'])->and($list->over)->toBeNear(29.0);
+});
+
+it('buys of what swells only as much as it is pressed', function () {
+    $large = new PackOffer(12.0, 30.0, '', '2027-01-01');
+    expect(PackOffer::best([$large], 5.0, 10.0, 30.0)?->price)->toBe(12.0)
+        // Thirty litres of use are ten of a bale that swells to three times: one small pack.
+        ->and(PackOffer::best([$large], 5.0, 10.0, 30.0, 3.0))->toBeNull();
+});
+
+it('lacks what is needed beyond what is there', function () {
+    $item = fn (?float $need, ?float $stock): ShoppingItem => new ShoppingItem('supply', 'x', 'X', 'garden', $need, $stock, 5.0, 'L', packs: 1, price: 1.0,
+        planned: 1.0, bought: 0, paid: 0.0, left: 1, still: 1.0, beyond: 0, order_by: null, needed_on: null, crops: []);
+    expect($item(12.0, 4.5)->lacking())->toBe(7.5)->and($item(3.0, 9.0)->lacking())->toBe(0.0)->and($item(null, null)->lacking())->toBe(0.0);
 });

@@ -51,6 +51,10 @@ it('puts every site that is sown into one row of one tray, and nothing over anot
             $books = (new SeasonCosting($season))->books($setup);
             $placed = [];
             foreach ((new Trays($books, new LogBook([])))->pictures() as $tray) {
+                foreach ($tray->runs as $run) {
+                    $sown = $run->unit === 'seeds' ? $run->count_of : $run->sites * $run->seeds_per_site;
+                    expect($run->seeds)->toBe($run->stage === 0 ? $sown : 0);
+                }
                 $taken = [];
                 $together = [];
                 foreach ($tray->runs as $run) {
