@@ -211,3 +211,12 @@ it('keeps a limit by what is paid and still to pay together', function () {
     $still = (new SeasonCosting($bought->season))->setup(array_column($bought->season->setups, null, 'id')[$setup->id])->cash_now;
     expect($bought->paid)->toBe(47.5)->and($still)->toBeNear((new SeasonCosting($season))->setup($setup)->cash_now - $line->cost - $seed->cost, 1e-9);
 });
+
+it('counts the plants that a limit costs beyond those that are missing already', function () {
+    $season = Seasons::read(Seasons::demo());
+    $jugs = array_column($season->setups, null, 'id')['jugs'];
+    // Few crops, so that every way is weighed.
+    $few = $season->with(crops: array_slice($season->crops, 0, 4));
+    $found = (new Budget($few, $jugs, 12.0))->result();
+    expect($found->before->missing)->toBeGreaterThan(1.0)->and($found->lost)->toBeNear($found->after->missing - $found->before->missing);
+});

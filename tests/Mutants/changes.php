@@ -681,7 +681,7 @@ return [
     ['a row that was changed is not read', 'core/Living/Reckoning/Altered.php', 'isset($touched[$list][$id]) ? null', 'isset($touched[$list]) && $id === \'\' ? null', 'tests/Core/AlteredTest.php'],
     ['all rows of a list read again', 'core/Living/Reckoning/Altered.php', 'isset($touched[$list][$id]) ? null', 'isset($touched[$list]) ? null', 'tests/Core/AlteredTest.php'],
     ['batches of the crops before', 'core/Plan/Planning/Together.php', '$this->batches[$plan->batch()][] = $crop;', '$this->batches[\'\'][] = $crop;', 'tests/Core/OracleTest.php'],
-    ['a crop sold in pots too small', 'core/Season/SeasonIndex.php', 'if ($crop->accepts($this->offers[$id])) {', 'if (true) {', 'tests/Core/LikeWithLikeTest.php'],
+    ['a crop sold in pots too small', 'core/Season/SeasonIndex.php', 'if ($crop->accepts($this->offers[$id])) {', 'if (true) {', 'tests/Core/OracleTest.php'],
     ['the oldest seed is offered', 'app/Shed/Shed.php', 'krsort($byYear);', 'ksort($byYear);', 'tests/Feature/ShedTest.php'],
     ['old seed in place of one\'s own', 'app/Shed/Shed.php', '&& $isSeed && StockOffer::isNone($key, $kept, $each)', '&& $isSeed', 'tests/Feature/ShedTest.php'],
     [
@@ -691,7 +691,7 @@ return [
         'if (false) {',
         'tests/Core/FirstSeasonTest.php',
     ],
-    ['no room is no news', 'core/Deciding/Choosing/Advice.php', 'if ($standing->hasRoom()) {', 'if (true) {', 'tests/Core/LikeWithLikeTest.php'],
+    ['no room is no news', 'core/Deciding/Choosing/Advice.php', 'if ($standing->hasRoom()) {', 'if (true) {', 'tests/Core/OracleTest.php'],
     [
         'what is sold has no room either',
         'core/Deciding/Choosing/Advice.php',
