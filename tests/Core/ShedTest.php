@@ -129,3 +129,12 @@ it('rolls the 29th of February to the 28th', function () {
     $document = (object) ['year' => 2028, 'name' => 'Leap', 'last_frost' => '2028-02-29', 'electricity' => (object) ['rate' => 0.1], 'crops' => []];
     expect(NextSeason::begin($document, [])->last_frost)->toBe('2029-02-28');
 });
+
+it('does not call a new packet worth it that saves a few cents', function () {
+    $season = Seasons::read(Seasons::demo());
+    $lot = array_column($season->seedLots, null, 'id')['tom-copper'];
+    $old = $lot->with(packedFor: $season->year - 1, packetsOwned: 1.0, test: new HomeTest(10, 8), germination: null);
+    $season = $season->with(seedLots: array_map(fn ($one) => $one->id === $old->id ? $old : $one, $season->seedLots));
+    $worth = SeedWorth::forLot(new SeasonCosting($season), $season->setups[0], $old);
+    expect($worth->new_dearer)->toBeLessThan(0.0)->toBeGreaterThan(-0.25 * $worth->packet_price)->and($worth->hardly)->toBeTrue();
+});
