@@ -97,8 +97,13 @@ interface DoItProps {
 }
 
 /** The answers to a job: done as planned or as counted, left out, changed; its cautions, and whether to sow again. */
-function DoIt({ shown: { id, season, setup }, job, date, write }: DoItProps) {
+function DoIt({ shown: { id, season, setup }, job, date, write: put }: DoItProps) {
   const [otherwise, setOtherwise] = useState(false);
+  // A job may stay after an answer; its further fields are closed then.
+  const write = (facts: Fact[]) => {
+    setOtherwise(false);
+    put(facts);
+  };
   const cautions = useCautions(job.cautions);
   const us = season.units === 'us';
   const counts = job.count !== null && job.kind_of_entry !== 'sown';
