@@ -124,3 +124,23 @@ it('says how long a plant may stand in its cell or pot, by its litres and what i
     $notes = array_column((new Timing(booksOf(Seasons::demo(), 'kit')))->notes(), 'words', 'crop');
     expect($notes['copper-kettle'])->toContain('are good for it')->and($notes)->not->toHaveKey('glasshouse-bib');
 });
+
+it('tries of a hundred crops on a full bench the dozen that take most room', function () {
+    $file = Seasons::demo();
+    $file['crops'] = array_map(fn (int $n): array => ['id' => "crop-{$n}", 'wanted' => 2 + $n % 9] + array_diff_key($file['crops'][$n % 12], ['split' => 0]),
+        range(0, 99));
+    foreach ($file['setups'] as $i => $setup) {
+        $file['setups'][$i]['overrides'] = new stdClass;
+    }
+    $season = Seasons::read($file);
+    $books = (new SeasonCosting($season))->books($season->setups[0]);
+    $crowding = BenchDays::crowding(BenchDays::fromBooks($books));
+    $room = [];
+    foreach ($books->plans as $plan) {
+        in_array($plan->crop->id, $crowding, true) && $room[$plan->crop->id] = $plan->indoorFlatDays();
+    }
+    arsort($room);
+    $found = array_column((new Reliefs($season))->forCrowding($season->setups[0], $crowding), 'crop');
+    expect(count($crowding))->toBeGreaterThan(50)->and($found)->not->toBe([])
+        ->and(array_diff($found, array_slice(array_keys($room), 0, 12)))->toBe([]);
+});

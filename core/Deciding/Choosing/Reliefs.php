@@ -17,6 +17,9 @@ final readonly class Reliefs
 
     private const MOST = 6;
 
+    /** So many crops are costed for all that is tried, as many times as a season has crops: of a long list the largest alone are tried. */
+    private const WORK = 1200;
+
     public function __construct(private Season $season)
     {
     }
@@ -32,10 +35,7 @@ final readonly class Reliefs
         $now = SetupTotals::fromBooks($books);
         $soundness = new Soundness($books);
         $reliefs = [];
-        foreach ($this->season->crops as $crop) {
-            if (! in_array($crop->id, $crowding, true)) {
-                continue;
-            }
+        foreach ($this->tried($crowding, $books) as $crop) {
             array_push($reliefs,
                 ...$this->otherDays($crop, $setup, $costing, $now, $soundness),
                 ...$this->otherMethods($crop, $setup, $costing, $now, $soundness),
@@ -50,6 +50,21 @@ final readonly class Reliefs
         }
 
         return array_slice(array_values($best), 0, self::MOST);
+    }
+
+    /**
+     * Of the crops on over-full days those that take most room, as many as can be tried while somebody waits.
+     *
+     * @param  list<string>  $crowding
+     * @return list<Crop>
+     */
+    private function tried(array $crowding, SetupBooks $books): array
+    {
+        $room = fn (Crop $crop): float => isset($books->grown[$crop->id]) ? $books->plans[$books->grown[$crop->id]]->indoorFlatDays() : 0.0;
+        $crops = array_values(array_filter($this->season->crops, fn (Crop $crop): bool => in_array($crop->id, $crowding, true)));
+        usort($crops, fn (Crop $a, Crop $b): int => $room($b) <=> $room($a));
+
+        return array_slice($crops, 0, max(self::MOST, intdiv(self::WORK, max(1, count($this->season->crops)))));
     }
 
     /** @return list<Relief> */
