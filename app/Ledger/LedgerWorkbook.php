@@ -157,7 +157,10 @@ final class LedgerWorkbook
     private function shopping(Worksheet $sheet): void
     {
         $list = Shopping::fromBooks($this->costing->books($this->setup), []);
-        $inputs = array_column(array_map(fn (LedgerInput $one): array => [$one->id(), $one], LedgerParts::forSetup($this->costing, $this->setup)->inputs), 1, 0);
+        $inputs = array_column(array_map(
+            fn (LedgerInput $one): array => [$one->id(), $one],
+            LedgerParts::forSetup($this->costing, $this->setup)->inputs,
+        ), 1, 0);
         self::heads($sheet, 1, ['kind', 'what', 'packs', 'price', 'cost']);
         $row = 2;
         foreach ($list->items as $item) {

@@ -149,7 +149,8 @@ final readonly class PriceBook
         }
         /** @var list<Purchase> $bought */
         $bought = Purchase::query()->join('seasons', 'seasons.id', '=', 'purchases.season_id')->where('seasons.user_id', $user->id)
-            ->whereNull('seasons.deleted_at')->whereRaw("seasons.document->>'currency' = ?", [$currency])->orderBy('bought_on')->get('purchases.*')->values()->all();
+            ->whereNull('seasons.deleted_at')->whereRaw("seasons.document->>'currency' = ?", [$currency])
+            ->orderBy('bought_on')->get('purchases.*')->values()->all();
         foreach ($bought as $one) {
             $see($one->name, $one->bought()->each(), null, $one->shop, $one->bought_on->format('Y-m-d'));
         }

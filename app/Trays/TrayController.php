@@ -225,7 +225,8 @@ final class TrayController
         $wanted = array_filter(explode(',', Text::in($request, 'trays')));
         $trays = array_filter((new Trays($books, $log))->pictures(), fn (TrayPicture $tray): bool => $wanted === []
             || in_array($tray->id, $wanted, true));
-        $pdf = (new LabelPdf(PublicAddress::root($request), $kept->model->id, $kept->file->units->value === 'us'))->render($sheet, Label::ofTrays(array_values($trays), $books, $log),
+        $labels = new LabelPdf(PublicAddress::root($request), $kept->model->id, $kept->file->units->value === 'us');
+        $pdf = $labels->render($sheet, Label::ofTrays(array_values($trays), $books, $log),
             $request->integer('used'), Text::in($request, 'code') !== '0');
 
         return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="jolly-penny-labels.pdf"',

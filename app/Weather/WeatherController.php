@@ -116,7 +116,10 @@ final class WeatherController
         $now = SeasonWeather::at($book, $kept, $books, $log, $day);
         // With what the garden's own thermometer says.
         $book = $now->air->book;
-        [$last, $first] = [Frosts::fromYears(FrostYears::last($book, $kept->file->lastFrost)), Frosts::fromYears(FrostYears::first($book, $kept->file->lastFrost))];
+        [$last, $first] = [
+            Frosts::fromYears(FrostYears::last($book, $kept->file->lastFrost)),
+            Frosts::fromYears(FrostYears::first($book, $kept->file->lastFrost)),
+        ];
 
         return Json::response([
             'places' => self::places($kept->model->user_id),

@@ -41,7 +41,10 @@ final readonly class PlantsOutside
         $hardiness = $facts = $out = $planted = [];
         foreach ($books->plans as $plan) {
             $id = $plan->crop->id;
-            $hardiness[$id] = Hardiness::forSpecies($catalogue->recognise(SeasonDraft::kinIn($plan->species->meta), $plan->species->name), $plan->species->tender);
+            $hardiness[$id] = Hardiness::forSpecies(
+                $catalogue->recognise(SeasonDraft::kinIn($plan->species->meta), $plan->species->name),
+                $plan->species->tender,
+            );
             $facts[$id] = $log->crop($id);
             foreach ($log->byCrop[$id] ?? [] as $entry) {
                 if ($entry->kind === LogKind::Hardened) {

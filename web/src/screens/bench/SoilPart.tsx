@@ -72,5 +72,6 @@ function sentence(wish: Wish, season: Season): string {
     const cost = wish.mat_each === null ? '' : `: the mat costs ${money(wish.mat_each, season.currency, true)} a plant`;
     return `${warmed.days} days instead of ${without.days}; ${warmed.of_hundred} % germination instead of ${without.of_hundred} %${cost}`;
   }
-  return `up in ${without.days} days without${wish.mat_hinders ? '; the mat would hinder it' : warmed.days < without.days ? `, ${warmed.days} on the mat` : ''}`;
+  const quicker = warmed.days < without.days ? `, ${warmed.days} on the mat` : '';
+  return `up in ${without.days} days without${wish.mat_hinders ? '; the mat would hinder it' : quicker}`;
 }
