@@ -55,7 +55,6 @@ export default tseslint.config(
       // A screen is made of parts with a name each; what is longer than this reads like none.
       'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
       'jolly/season-arithmetic': 'error',
-      'import-x/no-cycle': 'error',
       'import-x/no-restricted-paths': [
         'error',
         {

@@ -49,6 +49,13 @@ export default defineConfig({
   build: {
     target: 'es2022',
     rolldownOptions: {
+      checks: { circularDependency: true },
+      onLog(level, log, show) {
+        // No two files of ours use each other, by however many others between; packages have circles of their own.
+        if (log.code === 'CIRCULAR_DEPENDENCY') {
+          if (!log.message.includes('node_modules')) throw new Error(log.message);
+        } else show(level, log);
+      },
       output: {
         // Chunks that change only with their packages, and whose names say what is in them; screens are chunks of their own.
         codeSplitting: {

@@ -1,7 +1,7 @@
 # The parts of bin/test and what each needs. To be sourced by bin/test after machine.sh.
 # shellcheck shell=bash
 
-QUIET=(style types core reference feature web)
+QUIET=(core reference feature web types style)
 ALL=("${QUIET[@]}" browser drill hostile)
 # Processes that a part's tests are dealt to; each has a database, and for the browser an application, of its own.
 PROCESSES=2

@@ -30,7 +30,7 @@ final readonly class Standing
         return $this->result->isFair() && $this->hasRoom();
     }
 
-    /** What has no room is no answer; for a few days a tray finds a chair. */
+    /** What has no room is no answer; for a few days a tray or two finds another place. */
     public function hasRoom(): bool
     {
         return $this->result->crowded_days <= SetupTotals::BEARABLE_DAYS;
