@@ -120,7 +120,7 @@ it('advises the cheapest way that supplies the whole list and has room for it', 
     $stand = [];
     foreach ($season->setups as $setup) {
         $result = $costing->setup($setup);
-        // For three days a tray finds a chair.
+        // For three days a tray or two finds another place.
         if ($result->crowded_days > 3) {
             $fitted = (new MadeToFit(new SeasonCosting($season), $setup))->season();
             $result = (new SeasonCosting($fitted))->setup(array_column($fitted->setups, null, 'id')["{$setup->id}-fit"]);

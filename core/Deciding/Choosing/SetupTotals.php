@@ -11,7 +11,7 @@ use JollyPenny\Core\Plan\Results\Crowding;
 /** What decides between set-ups, without the figures of each crop: many of these are weighed for one answer. */
 final readonly class SetupTotals
 {
-    /** For so many days of crowding a tray finds a chair. */
+    /** Crowded for no more days than this, it has room: a tray or two finds another place for so long. */
     public const BEARABLE_DAYS = 3;
 
     /**

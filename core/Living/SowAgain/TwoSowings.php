@@ -258,7 +258,7 @@ final class TwoSowings
             $alive = $alive->cappedAt($cap)->thinned($this->chain->legs[$season][$j]);
         }
 
-        return $alive->cappedAt($this->chain->wanted)->orElse(0, $this->mishap)->upTo($this->chain->wanted);
+        return $alive->cappedAt($this->chain->wanted)->orElse(Distribution::always(0), $this->mishap)->upTo($this->chain->wanted);
     }
 
     /**

@@ -31,7 +31,7 @@ final readonly class SetupCosting
         $grownCost = $sum('cost');
         $fill = new FillingTheList($crops, $books);
         // Plants somebody wants, of all grown crops together.
-        [$low, $high] = $books->together->useful(Finish::LOW, Finish::HIGH);
+        [$low, $high] = $books->together->useful([Finish::LOW, Finish::HIGH]);
         $crowding = Crowding::fromEnergy($books->energy());
         $shopping = ShoppingList::fromBooks($books);
         $lights = self::lights($books);

@@ -117,6 +117,17 @@ final readonly class Distribution
         return new self($first, $dense);
     }
 
+    /** How many fewer than so many there are. */
+    public function shortOf(int $wanted): self
+    {
+        $enough = max(0, $wanted - $this->first);
+        $masses = array_slice($this->masses, 0, $enough);
+        $over = (float) array_sum(array_slice($this->masses, $enough));
+        $between = array_fill(0, $enough - count($masses), 0.0);
+
+        return self::trimmed(0, [$over, ...$between, ...array_reverse($masses)]);
+    }
+
     /** The largest number that is possible at all. */
     public function last(): int
     {
@@ -206,10 +217,10 @@ final readonly class Distribution
         }
     }
 
-    /** So many instead, with this chance. */
-    public function orElse(int $value, float $chance): self
+    /** Another instead, with this chance. */
+    public function orElse(self $other, float $chance): self
     {
-        return $chance <= 0.0 ? $this : self::mixture([$this, self::always($value)], [1.0 - $chance, $chance]);
+        return $chance <= 0.0 ? $this : self::mixture([$this, $other], [1.0 - $chance, $chance]);
     }
 
     /** @return list<float> masses from 0 to a number */
@@ -228,6 +239,17 @@ final readonly class Distribution
         $sum = 0.0;
         foreach ($this->masses as $i => $mass) {
             $sum += $mass * ($this->first + $i);
+        }
+
+        return $sum;
+    }
+
+    public function variance(): float
+    {
+        $mean = $this->mean();
+        $sum = 0.0;
+        foreach ($this->masses as $i => $mass) {
+            $sum += $mass * ($this->first + $i - $mean) ** 2;
         }
 
         return $sum;
@@ -268,6 +290,20 @@ final readonly class Distribution
         }
 
         return $this->first + count($this->masses) - 1;
+    }
+
+    /** The largest k with P(X ≥ k) ≥ p; what was left out above the last counts as there. */
+    public function percentileFromAbove(float $p): int
+    {
+        $below = 0.0;
+        foreach ($this->masses as $i => $mass) {
+            $below += $mass;
+            if ($below > 1.0 - $p + self::SURE) {
+                return $this->first + $i;
+            }
+        }
+
+        return $this->last();
     }
 
     private function mass(): float

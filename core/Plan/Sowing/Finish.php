@@ -61,7 +61,7 @@ final readonly class Finish
         return Distribution::mixture(
             array_map(fn (Distribution $one): Distribution => $one->cappedAt($this->wanted), $this->seasons),
             TwoValues::WEIGHTS,
-        )->orElse(0, $this->mishap);
+        )->orElse(Distribution::always(0), $this->mishap);
     }
 
     /**

@@ -21,7 +21,7 @@ interface Props {
   allShort: boolean;
 }
 
-/** For a few days a tray finds a chair; a set-up crowded for longer is no answer. */
+/** For a few days a tray or two finds another place; a set-up crowded for longer is no answer. */
 const BEARABLE_DAYS = 3;
 
 /** What it would need where it is short: "needs 16 trays, you have 8, for". */
