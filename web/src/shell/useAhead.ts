@@ -12,6 +12,7 @@ import { askShopping } from '../screens/shopping/useShopping';
 import { askJobs } from '../screens/today/useJobs';
 import { askTrays } from '../screens/trays/useTrays';
 import { askWeather } from '../screens/weather/useWeather';
+import { screens } from './screens';
 
 /** What each screen asks first. */
 const ASKS: Record<string, (season: number, setup: string) => Asking<unknown>> = {
@@ -33,12 +34,14 @@ const MEANT_MS = 80;
 /** An answer that was asked for ahead is as good as new for so long. */
 const FRESH_MS = 20_000;
 
-/** Asks for a screen's answer while its tab is pointed at, so that it is there when the tab is pressed. */
+/** Asks for a screen's code and answer while its tab is pointed at, so that they are there when the tab is pressed. */
 export function useAhead(season: number) {
   const queries = useQueryClient();
   const snapshot = useMaybeSnapshot();
   const timer = useRef(0);
+  const code: Record<string, () => Promise<unknown>> = screens;
   const go = (path: string) => {
+    void code[path]?.().catch(() => undefined);
     const [revision, setup] = [snapshot?.entry?.revision, snapshot?.setup];
     const question = ASKS[path];
     if (question === undefined || revision === undefined || setup == null || !navigator.onLine) return;
