@@ -238,7 +238,7 @@ final class Budget
 
     /**
      * Within the limit nothing beyond it is better, and beyond it nothing that is neither within it nor cheaper. What is paid at the checkout
-     * is known long before the rest.
+     * is known long before the rest, which only adds to it; what leaves a place dark that wants light is no way at all, and is not reckoned.
      *
      * @param  array<array-key, string>  $ways
      * @param  list<string>  $lights
@@ -246,12 +246,22 @@ final class Budget
      */
     private function costsTooMuch(array $ways, array $lights, array $mats, BudgetTotals $now): bool
     {
-        if ($this->forSeason) {
-            return false;
-        }
-        $cash = $this->cash[(string) json_encode([$ways, $lights, $mats])] ??= BudgetTotals::cash($this->books($ways, $lights, $mats)[0]);
+        $cash = $this->cash[(string) json_encode([$ways, $lights, $mats])] ??= $this->keepsLit($ways, $lights, $mats)
+            ? BudgetTotals::cash($this->books($ways, $lights, $mats)[0])
+            : INF;
 
-        return $cash > $this->limit + self::SURELY && ($now->within($this->limit, false) || $cash >= $now->cash);
+        return $cash > $this->limit + self::SURELY
+            && ($now->within($this->limit, $this->forSeason) || $cash >= $now->spent($this->forSeason));
+    }
+
+    /**
+     * @param  array<array-key, string>  $ways
+     * @param  list<string>  $lights
+     * @param  list<string>  $mats
+     */
+    private function keepsLit(array $ways, array $lights, array $mats): bool
+    {
+        return $this->choices->keepsLit(array_diff($ways, [self::LEAVE]), $lights, $mats);
     }
 
     /** Within the limit before beyond it; beyond it, nearer to it; within, better. */
@@ -275,7 +285,7 @@ final class Budget
         if ($keep && array_key_exists($key, $this->known)) {
             return $this->known[$key];
         }
-        $totals = $this->choices->keepsLit(array_diff($ways, [self::LEAVE]), $lights, $mats) ? $this->totals($ways, $lights, $mats) : null;
+        $totals = $this->keepsLit($ways, $lights, $mats) ? $this->totals($ways, $lights, $mats) : null;
         if ($totals !== null && $totals->within($this->limit, $this->forSeason) && ($this->best === null || $totals->beats($this->best[3]))) {
             $this->best = [$ways, $lights, $mats, $totals];
         }
@@ -298,13 +308,12 @@ final class Budget
     private function totals(array $ways, array $lights, array $mats): ?BudgetTotals
     {
         [$books, $left] = $this->books($ways, $lights, $mats);
-        $totals = SetupTotals::fromBooks($books);
-
         if (! $this->soundness->isSound($books)) {
             $this->unsound++;
 
             return null;
         }
+        $totals = SetupTotals::fromBooks($books);
 
         return $totals->daysWithoutRoom() > $this->withoutRoom ? null : BudgetTotals::fromBooks($books, $totals, $left);
     }
