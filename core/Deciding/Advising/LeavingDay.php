@@ -8,6 +8,7 @@ use Closure;
 use JollyPenny\Core\Deciding\Choosing\SetupTotals;
 use JollyPenny\Core\Plan\Books\SetupBooks;
 use JollyPenny\Core\Plan\Planning\CropPlan;
+use JollyPenny\Core\Plan\Planning\Warning;
 use JollyPenny\Core\Plan\Results\CropAccount;
 use JollyPenny\Core\Plan\Results\SeasonCosting;
 use JollyPenny\Core\Season\Crops\Crop;
@@ -76,12 +77,17 @@ final readonly class LeavingDay
         usort($days, fn (int $a, int $b): int => abs($a) <=> abs($b));
         foreach ($days as $by) {
             $crop = self::moved($plan->crop, $by);
-            $other = (new SeasonCosting($costing->season->withCrop($crop), $costing, ['crops']))->books($books->setup);
-            $at = $other->grown[$crop->id] ?? null;
+            $otherwise = $books->planOtherwise($crop);
             // What is quick to know comes first.
-            if ($at === null || $other->plans[$at]->sowing->finish->enough < $least) {
+            if ($otherwise instanceof Warning || $otherwise->sowing->finish->enough < $least) {
                 continue;
             }
+            $more = $books->moved($books->grown[$crop->id], $otherwise);
+            if ($more !== null && -$more <= $best->saves + self::SAME / 2.0) {
+                continue;
+            }
+            $other = (new SeasonCosting($costing->season->withCrop($crop), $costing, ['crops']))->books($books->setup);
+            $at = $other->grown[$crop->id];
             $then = SetupTotals::fromBooks($other);
             if ($then->crowdedDays > $totals->crowdedDays || $totals->fillCost - $then->fillCost <= $best->saves + self::SAME
                 || array_diff((new CropAccount($other))->warnings($other->plans[$at]), $told) !== []) {

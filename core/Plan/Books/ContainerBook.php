@@ -31,7 +31,7 @@ final class ContainerBook implements Book
     private array $usedBy = [];
 
     /** @param  list<CropPlan>  $plans */
-    public function __construct(array $plans, private readonly SeasonIndex $index)
+    public function __construct(private readonly array $plans, private readonly SeasonIndex $index)
     {
         $spans = $filled = $traySpans = $trayDays = [];
         foreach ($plans as $crop => $plan) {
@@ -88,6 +88,31 @@ final class ContainerBook implements Book
         }
 
         return $saved;
+    }
+
+    public function moved(int $crop, CropPlan $to): ?float
+    {
+        $from = $this->plans[$crop];
+        if (array_column($from->stages, 'sites') !== array_column($to->stages, 'sites')) {
+            return null;
+        }
+        $spans = $traySpans = [];
+        foreach ($to->stages as $stage) {
+            if ($stage->container !== null && ! $stage->container->singleUse) {
+                $spans[$stage->container->id][] = [$stage->start, $stage->end, (float) $stage->sites];
+            }
+            foreach ($stage->stage->trayware as $id) {
+                $traySpans[$id][] = [$stage->start, $stage->end, $stage->flats];
+            }
+        }
+        $more = 0.0;
+        foreach ([[$this->durable, $spans], [$this->trayware, $traySpans]] as [$uses, $of]) {
+            foreach ($of as $id => $own) {
+                $more += $uses[$id]->moved($crop, $own);
+            }
+        }
+
+        return $more;
     }
 
     public function total(): float

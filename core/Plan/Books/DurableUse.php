@@ -48,6 +48,16 @@ final readonly class DurableUse
             ? $this->charge() - $this->chargeFor($this->units($this->use->without($this->spans[$crop]))) : 0.0;
     }
 
+    /**
+     * Money more, were a crop's uses others.
+     *
+     * @param  list<array{int, int, float}>  $spans
+     */
+    public function moved(int $crop, array $spans): float
+    {
+        return $this->chargeFor($this->units($this->use->with($this->spans[$crop] ?? [], $spans))) - $this->charge();
+    }
+
     private function units(float $inUse): int
     {
         return max(0, Ceiling::roundUp($inUse / $this->perUnit));

@@ -120,6 +120,26 @@ final class EnergyBook implements Book
         return $saved;
     }
 
+    public function moved(int $crop, CropPlan $to): ?float
+    {
+        $places = [];
+        foreach ([$this->plans[$crop], $to] as $n => $plan) {
+            foreach ($plan->stages as $stage) {
+                $places[$stage->place->id][$n][] = $stage;
+            }
+        }
+        $more = 0.0;
+        foreach (array_intersect_key($places, $this->places) as $id => $stages) {
+            $moved = $this->places[$id]->moved($stages[0] ?? [], $stages[1] ?? []);
+            if ($moved === null) {
+                return null;
+            }
+            $more += $moved;
+        }
+
+        return $more;
+    }
+
     public function total(): float
     {
         return $this->bill() + $this->ofAll(PlaceEnergy::CREDIT);

@@ -84,6 +84,11 @@ final class EquipmentBook implements Book
         return $saved;
     }
 
+    public function moved(int $crop, CropPlan $to): ?float
+    {
+        return $this->plans[$crop]->method === $to->method ? 0.0 : null;
+    }
+
     public function total(): float
     {
         return array_sum(array_column($this->items, 'charge'));

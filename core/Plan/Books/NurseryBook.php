@@ -29,12 +29,15 @@ final class NurseryBook
     /** Money for the plants a crop falls short of, on average; null where nobody sells it. */
     public function shortfall(CropPlan $plan): ?float
     {
+        if (isset($this->shortfalls[$plan])) {
+            return $this->shortfalls[$plan];
+        }
         $prices = $this->missing($plan->crop);
         if ($prices === null) {
             return null;
         }
 
-        return $this->shortfalls[$plan] ??= $plan->sowing->finish->expected(
+        return $this->shortfalls[$plan] = $plan->sowing->finish->expected(
             fn (int $finished): float => $prices[max(0, $plan->crop->wanted - $finished)],
         );
     }

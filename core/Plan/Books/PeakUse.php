@@ -63,6 +63,26 @@ final class PeakUse
         return $high;
     }
 
+    /**
+     * The peak if some of its uses were others.
+     *
+     * @param  list<array{int, int, float}>  $own
+     * @param  list<array{int, int, float}>  $others
+     */
+    public function with(array $own, array $others): float
+    {
+        $steps = $this->steps;
+        foreach ([[$own, -1], [$others, 1]] as [$uses, $sign]) {
+            foreach ($uses as [$start, $end, $amount]) {
+                $steps[$start] = ($steps[$start] ?? 0.0) + $sign * $amount;
+                $steps[$end] = ($steps[$end] ?? 0.0) - $sign * $amount;
+            }
+        }
+        ksort($steps);
+
+        return (new self(0, $steps))->peak;
+    }
+
     /** @return array{list<float>, list<float>, list<float>} */
     private function days(): array
     {

@@ -48,6 +48,11 @@ final readonly class SeedBook implements Book
         return $this->pool($crop)?->marginal($this->plans[$crop]->sowing->seeds) ?? 0.0;
     }
 
+    public function moved(int $crop, CropPlan $to): ?float
+    {
+        return $this->plans[$crop]->lot === $to->lot && $this->plans[$crop]->sowing->seeds === $to->sowing->seeds ? 0.0 : null;
+    }
+
     public function total(): float
     {
         return Pool::total($this->pools);

@@ -42,6 +42,11 @@ final class SetupBooks
 
     private readonly EnergyOnceAsked $energy;
 
+    /** @var ?list<int> once somebody asks */
+    private ?array $onOffer = null;
+
+    private ?float $tripForShortfall = null;
+
     public readonly EquipmentBook $equipment;
 
     public function __construct(
@@ -88,15 +93,48 @@ final class SetupBooks
     /** Money for the trip after plants that fail, on average; none of its own where the set-up goes to the nursery anyway. */
     public function tripForShortfall(): float
     {
+        return $this->tripForShortfall ??= $this->trip($this->together);
+    }
+
+    private function trip(Together $together): float
+    {
         $trip = $this->season()->nurseryTripCost;
 
-        return $this->bought !== [] || $trip <= 0.0 ? 0.0 : $trip * (1.0 - $this->together->allEnough($this->onOffer()));
+        return $this->bought !== [] || $trip <= 0.0 ? 0.0 : $trip * (1.0 - $together->allEnough($this->onOffer()));
+    }
+
+    /** How the set-up would raise a crop that is grown, were it another way; or why it cannot be raised so. */
+    public function planOtherwise(Crop $crop): CropPlan|Warning
+    {
+        $method = $this->plans[$this->grown[$crop->id]]->method;
+        $place = $method->stages[0]->place;
+
+        return $this->planner->planOtherwise($crop, $method, $this->firstLight($place), $this->firstMat($place));
+    }
+
+    /** Money more to fill the list, were a crop raised by another plan of the same method; null where only all of it worked out anew can tell. */
+    public function moved(int $crop, CropPlan $to): ?float
+    {
+        $plans = $this->plans;
+        $plans[$crop] = $to;
+        $together = new Together(array_values($plans), $this->season()->mishap);
+        $more = $this->trip($together) - $this->tripForShortfall() + ($this->nursery->shortfall($to) ?? 0.0)
+            - ($this->nursery->shortfall($this->plans[$crop]) ?? 0.0);
+        foreach ($this->all() as $book) {
+            $moved = $book->moved($crop, $to);
+            if ($moved === null) {
+                return null;
+            }
+            $more += $moved;
+        }
+
+        return $more;
     }
 
     /** @return list<int> places in `plans` of grown crops that somebody sells */
     public function onOffer(): array
     {
-        return array_keys(array_filter($this->plans, fn (CropPlan $plan): bool => $this->index->isSold($plan->crop)));
+        return $this->onOffer ??= array_keys(array_filter($this->plans, fn (CropPlan $plan): bool => $this->index->isSold($plan->crop)));
     }
 
     private function place(Crop $crop): void

@@ -17,9 +17,9 @@ final readonly class SupplyBook implements Book
     public array $pools;
 
     /** @param  list<CropPlan>  $plans */
-    public function __construct(array $plans, SeasonIndex $index, SupplyUses $uses)
+    public function __construct(array $plans, SeasonIndex $index, private SupplyUses $known)
     {
-        $this->uses = array_map($uses->use(...), $plans);
+        $this->uses = array_map($known->use(...), $plans);
         $needs = $pools = [];
         foreach ($this->uses as $use) {
             foreach ($use->amounts as $supply => $heads) {
@@ -53,6 +53,11 @@ final readonly class SupplyBook implements Book
         }
 
         return $saved;
+    }
+
+    public function moved(int $crop, CropPlan $to): ?float
+    {
+        return $this->known->use($to) == $this->uses[$crop] ? 0.0 : null;
     }
 
     public function total(): float

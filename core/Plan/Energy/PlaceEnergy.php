@@ -182,6 +182,48 @@ final class PlaceEnergy
         return $saved;
     }
 
+    /**
+     * Money more, credit included, if some of the stages that stand here were others; null where one would stand before the season's first
+     * day or after its last.
+     *
+     * @param  list<StagePlan>  $own
+     * @param  list<StagePlan>  $others
+     */
+    public function moved(array $own, array $others): ?float
+    {
+        $changes = [];
+        foreach ([[$own, -1], [$others, 1]] as [$stages, $sign]) {
+            foreach ($stages as $stage) {
+                [$from, $to] = [$stage->start - $this->load->firstDay, $stage->end - $this->load->firstDay];
+                if ($from < 0 || $to > count($this->load->standing)) {
+                    return null;
+                }
+                [$light, $heat] = [$stage->stage->light ? $sign * $stage->flats : 0.0, $stage->stage->mat ? $sign * $stage->flats : 0.0];
+                for ($day = $from; $day < $to; $day++) {
+                    [$lit, $warmed, $standing] = $changes[$day] ?? [0.0, 0.0, 0];
+                    $changes[$day] = [$lit + $light, $warmed + $heat, $standing + $sign];
+                }
+            }
+        }
+        $more = 0.0;
+        foreach ($changes as $day => [$light, $heat, $standing]) {
+            $flats = [$this->load->flats[PlaceLoad::LIGHT][$day], $this->load->flats[PlaceLoad::HEAT][$day]];
+            $before = $this->load->standing[$day];
+            $more += $this->costOf($day, $flats[0] + $light, $flats[1] + $heat, $before + $standing) - $this->costOf($day, $flats[0], $flats[1], $before);
+        }
+
+        return $more;
+    }
+
+    /** Money of a day on which so many flats want light, so many want heat, and so many stages stand here. */
+    private function costOf(int $day, float $light, float $heat, int $standing): float
+    {
+        return $standing === 0 ? 0.0
+            : $this->money($this->lampSteps[$this->lamps->onFor($light)], $day)
+                + $this->money($this->matSteps[$day][$this->mats->onFor($heat)], $day)
+                + $this->money($this->applianceDay, $day);
+    }
+
     public function lit(StagePlan $stage): bool
     {
         return $stage->stage->light && ! $this->lamps->isEmpty();

@@ -69,6 +69,12 @@ final class CropPlanner
         return $this->plans[$crop->id][$method->id][$lamp][$warmth] ??= $this->make($crop, $method, $light, $mat);
     }
 
+    /** The plan of a crop as the season does not have it, for a question about it; it is not kept. */
+    public function planOtherwise(Crop $crop, Method $method, ?Light $light, ?Mat $mat): CropPlan|Warning
+    {
+        return $this->make($crop, $method, $method->stages[0]->light ? $light : null, $method->stages[0]->mat ? $mat : null);
+    }
+
     /** Rows that no edit touched are mostly the same object, which is told at once. */
     private static function isSame(Crop|Method|SeedLot $one, Crop|Method|SeedLot $other): bool
     {

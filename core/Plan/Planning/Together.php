@@ -36,16 +36,16 @@ final class Together
      */
     public function allEnough(array $crops): float
     {
-        $chance = 0.0;
-        foreach (TwoValues::WEIGHTS as $season => $weight) {
-            $chance += $weight * array_product(array_map(
-                fn (int $crop): float => $this->plans[$crop]->sowing->finish->enoughIn[$season],
-                $crops,
-            ));
+        $batches = [];
+        [$bad, $good] = [1.0, 1.0];
+        foreach ($crops as $crop) {
+            $finish = $this->plans[$crop]->sowing->finish;
+            $bad *= $finish->enoughIn[0];
+            $good *= $finish->enoughIn[1];
+            $batches[$this->plans[$crop]->batch()] = true;
         }
-        $batches = array_unique(array_map(fn (int $crop): string => $this->plans[$crop]->batch(), $crops));
 
-        return $chance * (1.0 - $this->mishap) ** count($batches);
+        return (TwoValues::WEIGHTS[0] * $bad + TwoValues::WEIGHTS[1] * $good) * (1.0 - $this->mishap) ** count($batches);
     }
 
     /**
