@@ -255,6 +255,8 @@ final class Budget
     }
 
     /**
+     * Whether no place goes dark or cold in which something is raised that wants light or warmth, and that could have it.
+     *
      * @param  array<array-key, string>  $ways
      * @param  list<string>  $lights
      * @param  list<string>  $mats
