@@ -28,7 +28,10 @@ export const screens = {
 const idle = () =>
   new Promise<unknown>((done) => ('requestIdleCallback' in window ? requestIdleCallback(done) : setTimeout(done, 50)));
 
-/** Fetches the screens besides the one that is opened, so that they are there without a connection too: one by one, when nothing else is to do. */
+/**
+ * Fetches the screens besides the one that is opened, one by one when nothing else is to do, so that they are there without a connection too.
+ * What does not come is asked for again where it is opened, and told there.
+ */
 export async function fetchAhead(left: AbortSignal) {
   for (const screen of Object.values(screens)) {
     await idle();
