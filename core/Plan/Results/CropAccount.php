@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Plan\Results;
 
 use JollyPenny\Core\Plan\Books\Basket;
+use JollyPenny\Core\Plan\Books\Book;
 use JollyPenny\Core\Plan\Books\Head;
 use JollyPenny\Core\Plan\Books\Labour;
 use JollyPenny\Core\Plan\Books\SetupBooks;
@@ -77,15 +78,9 @@ final readonly class CropAccount
     {
         $plan = $this->books->plans[$index];
         $sowing = $plan->sowing;
-        $heads = Head::none();
-        $extra = 0.0;
-        foreach ($this->books->all() as $book) {
-            foreach ($book->heads($index) as $head => $amount) {
-                $heads[$head] += $amount;
-            }
-            $extra += $book->saved($index);
-        }
+        $heads = $this->heads($index);
         $cost = array_sum($heads);
+        $extra = array_sum(array_map(fn (Book $book): float => $book->saved($index), $this->books->all()));
         $short = $this->books->nursery->shortfall($plan);
         $finish = $sowing->finish;
 
@@ -124,6 +119,19 @@ final readonly class CropAccount
             stages: array_map($this->stage(...), $plan->stages),
             wanted: $plan->crop->wanted,
         );
+    }
+
+    /** @return array<string, float> money by head, out of all books */
+    private function heads(int $index): array
+    {
+        $heads = Head::none();
+        foreach ($this->books->all() as $book) {
+            foreach ($book->heads($index) as $head => $amount) {
+                $heads[$head] += $amount;
+            }
+        }
+
+        return $heads;
     }
 
     /** Money for that, by plants; null for none to speak of. */

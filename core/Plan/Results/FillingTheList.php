@@ -19,8 +19,8 @@ final readonly class FillingTheList
     /** Money for buying every supplied crop that is on offer, the trip once; null where none is. */
     public ?float $buyTotal;
 
-    /** Wanted plants of those same crops. */
-    public float $plantsSupplied;
+    /** Money for one of those same plants at the nursery. */
+    public ?float $nurseryPerPlant;
 
     /** Money that growing saves against buying those crops, what falls short and the trip after it bought. */
     public ?float $keep;
@@ -64,8 +64,8 @@ final readonly class FillingTheList
         $this->filling = $shortfallBought + $trip;
         $this->filled = $filled;
         $this->missing = $wanted - $filled;
-        $this->plantsSupplied = $plants;
         $this->buyTotal = $any ? $buying + $season->nurseryTripCost : null;
+        $this->nurseryPerPlant = $this->buyTotal === null ? null : CropAccount::quotient($this->buyTotal, $plants);
         $this->keep = $this->buyTotal === null ? null : $this->buyTotal - $spending - $trip;
         $this->samePerPlant = $this->buyTotal === null ? null : CropAccount::quotient($this->buyTotal - $this->keep, $plants);
         $this->impliedWage = $this->keep !== null && $hours > 0.0 ? $this->keep / $hours : null;

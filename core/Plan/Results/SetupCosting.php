@@ -15,52 +15,39 @@ final readonly class SetupCosting
 {
     public static function result(SetupBooks $books): SetupResult
     {
-        $season = $books->season();
-        $account = new CropAccount($books);
-        $crops = array_map($account->result(...), $season->crops);
-        $heads = Head::none();
-        foreach ($crops as $crop) {
-            foreach ($crop->heads ?? [] as $head => $amount) {
-                $heads[$head] += $amount;
-            }
-        }
+        $crops = array_map((new CropAccount($books))->result(...), $books->season()->crops);
+        $heads = self::heads($crops);
         $cost = array_sum($heads);
         $grown = array_values(array_filter($crops, fn (CropResult $crop): bool => $crop->grown));
         $sum = fn (string $key): float => (float) array_sum(array_column($grown, $key));
-        $hours = $sum('hours');
-        $grownCost = $sum('cost');
         $fill = new FillingTheList($crops, $books);
-        // Plants somebody wants, of all grown crops together.
-        [$low, $high] = $books->together->useful([Finish::LOW, Finish::HIGH]);
+        [$usefulLow, $usefulHigh] = $books->together->useful([Finish::LOW, Finish::HIGH]);
         $crowding = Crowding::fromEnergy($books->energy());
         $shopping = ShoppingList::fromBooks($books);
-        $lights = self::lights($books);
 
         return new SetupResult(
             id: $books->setup->id,
             cost: $cost,
-            cost_with_time: $cost + $hours * $season->hourlyValue,
+            cost_with_time: $cost + $sum('hours') * $books->season()->hourlyValue,
             cash_now: (float) array_sum(array_column($shopping, 'cost')),
-            electricity_bill: array_sum(
-                array_filter($heads, fn (string $head): bool => Head::from($head)->isElectricity(), ARRAY_FILTER_USE_KEY),
-            ),
-            hours: $hours,
+            electricity_bill: self::electricityBill($heads),
+            hours: $sum('hours'),
             finished: $sum('finished'),
             useful: $sum('useful'),
-            useful_low: $low,
-            useful_high: $high,
+            useful_low: $usefulLow,
+            useful_high: $usefulHigh,
             surplus: $sum('surplus'),
-            per_finished: CropAccount::quotient($grownCost, $sum('useful')),
-            per_finished_low: CropAccount::quotient($grownCost, $high),
-            per_finished_high: CropAccount::quotient($grownCost, $low),
-            per_raised: CropAccount::quotient($grownCost, $sum('finished')),
+            per_finished: CropAccount::quotient($sum('cost'), $sum('useful')),
+            per_finished_low: CropAccount::quotient($sum('cost'), $usefulHigh),
+            per_finished_high: CropAccount::quotient($sum('cost'), $usefulLow),
+            per_raised: CropAccount::quotient($sum('cost'), $sum('finished')),
             p_all_enough: $grown === [] ? null : $books->together->allEnough(array_keys($books->plans)),
             fill_cost: $cost + $fill->filling,
             filled: $fill->filled,
             per_wanted: CropAccount::quotient($cost + $fill->filling, $fill->filled),
             missing: $fill->missing,
             buy_total: $fill->buyTotal,
-            nursery_per_plant: $fill->buyTotal === null ? null : CropAccount::quotient($fill->buyTotal, $fill->plantsSupplied),
+            nursery_per_plant: $fill->nurseryPerPlant,
             same_per_plant: $fill->samePerPlant,
             keep: $fill->keep,
             p_keep: $fill->buyTotal === null ? null : ChanceToKeep::probability($books, $crops, $fill->buyTotal),
@@ -68,17 +55,43 @@ final readonly class SetupCosting
             implied_wage: $fill->impliedWage,
             crowded_days: $crowding->days,
             heads: $heads,
-            kwh: [
-                'light' => $books->energy()->kwh[PlaceEnergy::LIGHT],
-                'heat' => $books->energy()->kwh[PlaceEnergy::HEAT],
-                'appliance' => $books->energy()->kwh[PlaceEnergy::APPLIANCE],
-            ],
+            kwh: self::kwh($books),
             places: $crowding->places,
-            lights: $lights,
+            lights: self::lights($books),
             shopping: $shopping,
             crops: $crops,
             warnings: self::warnings($crops),
         );
+    }
+
+    /**
+     * @param  list<CropResult>  $crops
+     * @return array<string, float> money by head, of all crops together
+     */
+    private static function heads(array $crops): array
+    {
+        $heads = Head::none();
+        foreach ($crops as $crop) {
+            foreach ($crop->heads ?? [] as $head => $amount) {
+                $heads[$head] += $amount;
+            }
+        }
+
+        return $heads;
+    }
+
+    /** @param  array<string, float>  $heads */
+    private static function electricityBill(array $heads): float
+    {
+        return array_sum(array_filter($heads, fn (string $head): bool => Head::from($head)->isElectricity(), ARRAY_FILTER_USE_KEY));
+    }
+
+    /** @return array{light: float, heat: float, appliance: float} of the whole season */
+    private static function kwh(SetupBooks $books): array
+    {
+        $kwh = $books->energy()->kwh;
+
+        return ['light' => $kwh[PlaceEnergy::LIGHT], 'heat' => $kwh[PlaceEnergy::HEAT], 'appliance' => $kwh[PlaceEnergy::APPLIANCE]];
     }
 
     /** @return list<array{id: string, dli: ?float}> in the set-up's order */
