@@ -9,7 +9,6 @@ import { paletteStyles } from './web/src/theme/palette';
 
 /** What stands in a page of ours; a component that is missing here would have no looks, which `tests/Browser` sees. */
 const COMPONENTS = [
-  'App',
   'AutoComplete',
   'Button',
   'Checkbox',

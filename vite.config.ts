@@ -61,7 +61,11 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'react', test: /node_modules\/(react|react-dom|scheduler)\//, priority: 3 },
-            { name: 'router-and-query', test: /node_modules\/(react-router|@tanstack)\//, priority: 2 },
+            {
+              name: 'router-and-query',
+              test: /node_modules\/(react-router|@tanstack\/(react-query|query-[a-z-]+))\//,
+              priority: 2,
+            },
             {
               name: 'antd-shared',
               test: /node_modules\/(antd|@rc-component|@ant-design|stylis)\//,

@@ -1,4 +1,4 @@
-import { App as Antd, ConfigProvider } from 'antd';
+import { ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect, useLayoutEffect } from 'react';
 import { Navigate, Outlet, Route, Routes, useLocation, useParams } from 'react-router';
 import { dropEarlyWords } from '../season/fromPage';
@@ -68,64 +68,62 @@ export function App() {
   const [scheme, toggle] = useScheme();
   return (
     <ConfigProvider theme={themeFor(scheme)} csp={nonce ? { nonce } : undefined}>
-      <Antd component={false}>
-        <ScreenGuard>
-          <Suspense fallback={<main className="work" id="work" aria-busy="true" />}>
-            <Arrived />
-            <Routes>
-              <Route path="/seasons/:season" element={<SeasonFrame scheme={scheme} toggle={toggle} />}>
-                <Route index element={<Navigate to="compare" replace />} />
-                <Route path="list" element={<ListScreen />} />
-                <Route path="calendar" element={<CalendarScreen />} />
-                <Route path="raising" element={<RaisingScreen />} />
-                <Route path="pots" element={<PotsScreen />} />
-                <Route path="bench" element={<BenchScreen />} />
-                <Route path="compare" element={<CompareScreen />} />
-                <Route path="reckoning" element={<ReckoningScreen />} />
-                <Route path="advice" element={<AdviceScreen />} />
-                <Route path="ledger" element={<LedgerScreen />} />
-                <Route path="guesses" element={<GuessesScreen />} />
-                <Route path="first" element={<FirstAnswerScreen />} />
-                <Route path="methods" element={<Navigate to="../raising" replace />} />
-                <Route path="shed" element={<Navigate to="/shed" replace />} />
-                <Route path="prices" element={<Navigate to="/prices" replace />} />
-                <Route path="shopping" element={<ShoppingScreen />} />
-                <Route path="today" element={<TodayScreen />} />
-                <Route path="trays" element={<TraysScreen />}>
-                  <Route path=":tray/:row" element={null} />
-                </Route>
-                <Route path="weather" element={<WeatherScreen />} />
-                <Route path="log" element={<LogScreen />} />
-                <Route path="crops/:crop" element={<SeedlingScreen />} />
+      <ScreenGuard>
+        <Suspense fallback={<main className="work" id="work" aria-busy="true" />}>
+          <Arrived />
+          <Routes>
+            <Route path="/seasons/:season" element={<SeasonFrame scheme={scheme} toggle={toggle} />}>
+              <Route index element={<Navigate to="compare" replace />} />
+              <Route path="list" element={<ListScreen />} />
+              <Route path="calendar" element={<CalendarScreen />} />
+              <Route path="raising" element={<RaisingScreen />} />
+              <Route path="pots" element={<PotsScreen />} />
+              <Route path="bench" element={<BenchScreen />} />
+              <Route path="compare" element={<CompareScreen />} />
+              <Route path="reckoning" element={<ReckoningScreen />} />
+              <Route path="advice" element={<AdviceScreen />} />
+              <Route path="ledger" element={<LedgerScreen />} />
+              <Route path="guesses" element={<GuessesScreen />} />
+              <Route path="first" element={<FirstAnswerScreen />} />
+              <Route path="methods" element={<Navigate to="../raising" replace />} />
+              <Route path="shed" element={<Navigate to="/shed" replace />} />
+              <Route path="prices" element={<Navigate to="/prices" replace />} />
+              <Route path="shopping" element={<ShoppingScreen />} />
+              <Route path="today" element={<TodayScreen />} />
+              <Route path="trays" element={<TraysScreen />}>
+                <Route path=":tray/:row" element={null} />
               </Route>
-              <Route element={<PlainFrame scheme={scheme} toggle={toggle} />}>
-                <Route path="/" element={<LastSeason />} />
-                <Route path="/seasons" element={<SeasonsScreen />} />
-                <Route path="/begin" element={<BeginScreen />} />
-                <Route path="/prices" element={<PricesScreen />} />
-                <Route path="/shed" element={<ShedScreen />} />
-                <Route path="/cautions" element={<CautionsScreen />} />
-                <Route path="/words" element={<GlossaryScreen />} />
-                <Route path="/account" element={<AccountScreen />} />
-                <Route path="/sign-in" element={<SignInScreen />} />
-                <Route path="/forgotten" element={<ForgottenScreen />} />
-                <Route path="/new-password" element={<NewPasswordScreen />} />
-                <Route
-                  path="*"
-                  element={
-                    <main className="work" id="work">
-                      <h1>There is no such page</h1>
-                      <p>
-                        <a href="/">Your garden</a>
-                      </p>
-                    </main>
-                  }
-                />
-              </Route>
-            </Routes>
-          </Suspense>
-        </ScreenGuard>
-      </Antd>
+              <Route path="weather" element={<WeatherScreen />} />
+              <Route path="log" element={<LogScreen />} />
+              <Route path="crops/:crop" element={<SeedlingScreen />} />
+            </Route>
+            <Route element={<PlainFrame scheme={scheme} toggle={toggle} />}>
+              <Route path="/" element={<LastSeason />} />
+              <Route path="/seasons" element={<SeasonsScreen />} />
+              <Route path="/begin" element={<BeginScreen />} />
+              <Route path="/prices" element={<PricesScreen />} />
+              <Route path="/shed" element={<ShedScreen />} />
+              <Route path="/cautions" element={<CautionsScreen />} />
+              <Route path="/words" element={<GlossaryScreen />} />
+              <Route path="/account" element={<AccountScreen />} />
+              <Route path="/sign-in" element={<SignInScreen />} />
+              <Route path="/forgotten" element={<ForgottenScreen />} />
+              <Route path="/new-password" element={<NewPasswordScreen />} />
+              <Route
+                path="*"
+                element={
+                  <main className="work" id="work">
+                    <h1>There is no such page</h1>
+                    <p>
+                      <a href="/">Your garden</a>
+                    </p>
+                  </main>
+                }
+              />
+            </Route>
+          </Routes>
+        </Suspense>
+      </ScreenGuard>
     </ConfigProvider>
   );
 }

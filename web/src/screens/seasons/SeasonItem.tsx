@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { App as Antd } from 'antd';
+import type { message as messages } from 'antd';
 import { Link } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import type { SeasonLine } from '../../api/types';
@@ -10,10 +10,11 @@ import { LOCALE } from '../../words/region';
 import { plural } from '../../words/sowing';
 import s from './seasons.module.css';
 
+type Message = ReturnType<typeof messages.useMessage>[0];
+
 /** What can be done with a season as a whole; a deleted one can be restored for a while. */
-function useSeasonChanges(season: SeasonLine) {
+function useSeasonChanges(season: SeasonLine, message: Message) {
   const queries = useQueryClient();
-  const { message } = Antd.useApp();
   const refresh = () => void queries.invalidateQueries({ queryKey: ['seasons'] });
   const path = { params: { path: { season: season.id } } };
   const failed = (error: unknown) => void message.error(words(error));
@@ -75,8 +76,8 @@ function useSeasonChanges(season: SeasonLine) {
 }
 
 /** One season on the shelf. */
-export function SeasonItem({ season }: { season: SeasonLine }) {
-  const { copy, archive, remove, rename } = useSeasonChanges(season);
+export function SeasonItem({ season, message }: { season: SeasonLine; message: Message }) {
+  const { copy, archive, remove, rename } = useSeasonChanges(season, message);
   return (
     <li className={s.season} data-part="season" data-season={season.id}>
       <div>

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Button } from 'antd';
+import { Button, message as messages } from 'antd';
 import { Link, useNavigate } from 'react-router';
 import { answered, client, words } from '../../api/client';
 import { FromFile } from './FromFile';
@@ -17,6 +17,7 @@ export function SeasonsScreen() {
   const { data: account } = useAccount();
   const navigate = useNavigate();
   const queries = useQueryClient();
+  const [message, messagesShown] = messages.useMessage();
   const made = (id: number, screen = 'list') => {
     void queries.invalidateQueries({ queryKey: ['seasons'] });
     void navigate(`/seasons/${id}/${screen}`);
@@ -27,6 +28,7 @@ export function SeasonsScreen() {
   ];
   return (
     <main className="work" id="work">
+      {messagesShown}
       <h1>Your seasons</h1>
       {error && <p role="alert">{words(error)}</p>}
       {account?.trial === true && (
@@ -40,7 +42,7 @@ export function SeasonsScreen() {
       {data && kept.length === 0 && <p className="quiet">Nothing here yet. Begin with four questions, below.</p>}
       <ul className={s.seasons}>
         {kept.map((season) => (
-          <SeasonItem key={season.id} season={season} />
+          <SeasonItem key={season.id} season={season} message={message} />
         ))}
       </ul>
       {away.length > 0 && (
@@ -48,7 +50,7 @@ export function SeasonsScreen() {
           <summary>{away.length} put away</summary>
           <ul className={s.seasons}>
             {away.map((season) => (
-              <SeasonItem key={season.id} season={season} />
+              <SeasonItem key={season.id} season={season} message={message} />
             ))}
           </ul>
         </details>
