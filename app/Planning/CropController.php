@@ -22,6 +22,7 @@ use JollyPenny\Core\Plan\Drafting\OwnSpecies;
 use JollyPenny\Core\Plan\Drafting\PastedLine;
 use JollyPenny\Core\Plan\Drafting\PastedList;
 use JollyPenny\Core\Plan\Drafting\SeasonDraft;
+use JollyPenny\Core\Plan\Drafting\WrittenAmount;
 use JollyPenny\Core\Plan\Sowing\SaidAmount;
 use JollyPenny\Core\Season\Catalogue\Catalogue;
 use JollyPenny\Core\Season\Catalogue\NotInCatalogue;
@@ -102,7 +103,7 @@ final class CropController
             'species' => ['nullable', 'string'],
             'variety' => ['nullable', 'string', 'max:200'],
             'lot' => ['nullable', 'string'],
-            'wanted' => ['nullable', 'integer', 'between:1,10000'],
+            'wanted' => ['nullable', 'integer', 'between:1,'.WrittenAmount::most()],
             'setup' => ['nullable', 'string'],
             'like' => ['nullable', 'string'],
             'days' => ['nullable', 'numeric', 'between:0.5,400'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use JollyPenny\Core\Plan\Drafting\PastedLine;
 use JollyPenny\Core\Plan\Drafting\PastedList;
+use JollyPenny\Core\Plan\Drafting\WrittenAmount;
 use JollyPenny\Core\Season\Catalogue\Catalogue;
 
 // Lines as people write them, each with what it should be taken for ("?" is asked back; "-" gives no number). The first three hundred were
@@ -63,6 +64,23 @@ it('asks in words that say what is missing, and offers the nearest three', funct
     ['4 bitter melon', 'is not in the catalogue', ['muskmelon', 'cucumber', 'watermelon']],
     ['5 garlic', 'Garlic is not raised from seed: plant cloves', []],
     ['0 tomatoes', '“0” is no number of plants', []],
+    ['3,5 peppers', '“3,5” is no number of plants', []],
+    ['1.500 kale', '“1.500” is no number of plants', []],
+    ['½ kale', '“1/2” is no number of plants', []],
+    ['2 x 3 tomato', '“2 x 3” is no number of plants', []],
+    ['10001 leeks', 'more than a season can hold. How many plants of leek do you want, up to 10000?', []],
+]);
+
+it('reads cells in either order, with a variety beside its species, and crops beside each other', function (string $text, string $taken) {
+    expect(takenFor($text))->toBe($taken);
+})->with([
+    ['3,tomato', 'tomato 3'],
+    ['12,Tomato,Brandywine', 'tomato 12'],
+    ['12 tomato, Brandywine, Roma', 'tomato 12 + tomato -'],
+    ['8 tomatoes, paste tomatoes', 'tomato 8 + tomato -'],
+    ['6 tomato, 3 brandywine', 'tomato 6 + tomato 3'],
+    ['6 basil, 1,200 leeks', 'basil 6 + leek 1200'],
+    ['10000 leeks', 'leek 10000'],
 ]);
 
 it('lets no input break it', function () {
@@ -72,7 +90,7 @@ it('lets no input break it', function () {
         $text = implode('', array_map(fn (): string => $letters[mt_rand(0, count($letters) - 1)], range(1, 60)));
         foreach ((new PastedList($text, (new Catalogue())->species()))->lines as $line) {
             expect(mb_check_encoding($line->variety, 'UTF-8'))->toBeTrue()->and($line->question ?? 'none')->not->toBe('')
-                ->and($line->wanted === null || ($line->wanted >= 1 && $line->wanted <= 100_000))->toBeTrue($text);
+                ->and($line->wanted === null || ($line->wanted >= 1 && $line->wanted <= WrittenAmount::most()))->toBeTrue($text);
         }
     }
 });

@@ -47,14 +47,14 @@ final readonly class PastedList
         // Bullets, boxes to tick and the numbers of a list are not of the crop.
         $row = (string) preg_replace('/^[\s"\']*(?:[•*·]|-(?=\s))?\s*(?:\[[ xX✓]?\])?\s*|[\s"\']+$/u', '', $row);
         $row = (string) preg_replace('/^#?\d+[.)]\s+(?=.*\d)|^#\d+\s+(?=.*\d)/u', '', $row);
-        // A tab separates the cells of one spreadsheet row; a comma separates crops, unless it stands in a number.
+        // A tab separates the cells of one spreadsheet row; a comma separates crops, unless it stands in a number: "1,200 leeks", "2,5 leeks".
         $row = trim((string) preg_replace('/\t+/u', ' ', $row));
         $row = (string) preg_replace(['/\b(?:an?|one|1) dozen and a half\b/iu', '/\b(?:half an?|half) dozen(?= (?:of )?each)|\bhalf a dozen(?= each)/iu', '/\bone(?= (?:of )?each)/iu', '/\bhundred and\b/iu'],
             ['18', '6', '1', 'hundred'], $row);
         // "2 each of basil and parsley", "basil and parsley, 2 each".
         $each = preg_match('/^(\d+(?: \p{L}+)?) (?:of )?each(?: of)?\b[:,]?|[,:]? (\d+) (?:of )?each$/iu', $row, $found) === 1 ? $found[2] ?? $found[1] : null;
         $row = $each === null ? $row : trim(str_replace($found[0], '', $row));
-        $parts = preg_split('/,(?!\d{3}\b)|\s+(?:and|&|\+|plus)\s+(?=.*\p{L})|(?<=[\p{L}\d\s])\/(?=\s*\p{L}|\s+\d)|(?<=[\p{L}\s])\/(?=\s*[\p{L}\d])/u', $row) ?: [];
+        $parts = preg_split('/,(?!\d{3}\b)(?!(?<=^\d,|^\d\d,|^\d\d\d,|, \d,|, \d\d,)\d{1,2}\s*\p{L})|\s+(?:and|&|\+|plus)\s+(?=.*\p{L})|(?<=[\p{L}\d\s])\/(?=\s*\p{L}|\s+\d)|(?<=[\p{L}\s])\/(?=\s*[\p{L}\d])/u', $row) ?: [];
         $entries = [];
         foreach (array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== '') as $part) {
             $last = array_key_last($entries);
@@ -74,7 +74,11 @@ final readonly class PastedList
     {
         $has = WrittenAmount::parse($before);
         $is = WrittenAmount::parse($part);
-        if ($this->names->find($before) === null && preg_match('/\p{L}/u', $before) === 1) {
+        if (preg_match('/\p{L}/u', $before) !== 1) {
+            // A cell with the number before the one with the crop: "3, tomato".
+            return ! self::saysHowMany($is);
+        }
+        if ($this->names->find($before) === null) {
             // A variety before its species: "Brandywine, tomato, 4".
             return ! self::saysHowMany($has) && $this->names->nearest($before) !== [] && ! self::isWhole($is);
         }
@@ -82,9 +86,21 @@ final readonly class PastedList
             return true;
         }
         $says = trim((string) preg_replace(self::AUTUMN, '', $is->words));
+        if (! self::saysHowMany($is) && $this->isVarietyOf($says, $has->words)) {
+            return true;
+        }
         $isCrop = $says !== '' && ($this->names->find($says) !== null || $this->names->isOfSeveral($says)) && ! $this->names->isKind($says);
 
         return ! $isCrop && (self::saysHowMany($is) ? ! self::saysHowMany($has) : ! self::saysHowMany($has) || $says === '');
+    }
+
+    /** "Brandywine" after "12 tomato", which names no variety yet. */
+    private function isVarietyOf(string $words, string $before): bool
+    {
+        $species = $this->names->find($before);
+
+        return $species !== null && $this->names->find($words)?->id === $species->id
+            && $this->names->variety($before, $species) === '' && $this->names->variety($words, $species) === $words;
     }
 
     private static function saysHowMany(WrittenAmount $amount): bool
@@ -131,6 +147,7 @@ final readonly class PastedList
 
         return match ($amount->ask) {
             'number' => "“{$amount->said}” is no number of plants. How many plants of {$name} do you want?",
+            'many' => "“{$amount->said}” is more than a season can hold. How many plants of {$name} do you want, up to ".WrittenAmount::most().'?',
             'several' => "Which number is it for {$name}: {$amount->said}?",
             'vague' => "“{$amount->said}” {$name}: how many plants do you want?",
             'packet', 'seed', 'weight' => "“{$amount->said}” says how much seed. How many plants of {$name} do you want?",

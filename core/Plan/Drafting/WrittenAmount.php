@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Plan\Drafting;
 
+use JollyPenny\Core\Season\File\SeasonSchema;
+
 /**
  * How many plants an entry of a list asks for, as people write it: "8", "1/2 dozen", "10-12", "x4", "two six-packs"; or a measure that is
  * no number of plants, which has to be asked: "3 rows", "1 pkt", "some".
  */
 final readonly class WrittenAmount
 {
-    private const MOST_WANTED = 100_000;
-
     private const ONES = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9,
         'ten' => 10, 'eleven' => 11, 'twelve' => 12, 'thirteen' => 13, 'fourteen' => 14, 'fifteen' => 15, 'sixteen' => 16, 'seventeen' => 17,
         'eighteen' => 18, 'nineteen' => 19];
@@ -38,7 +38,7 @@ final readonly class WrittenAmount
     /**
      * @param  ?int  $plants  null where no number stands there, or it has to be asked
      * @param  string  $words  the rest
-     * @param  ?string  $ask  what has to be asked: a key of MEASURES, "vague", "number" or "several"
+     * @param  ?string  $ask  what has to be asked: a key of MEASURES, "vague", "number", "several" or "many"
      * @param  ?string  $said  the amount as it was written, where it is asked
      */
     private function __construct(public ?int $plants, public string $words, public ?string $ask = null, public ?string $said = null)
@@ -49,6 +49,9 @@ final readonly class WrittenAmount
     public static function parted(string $entry): array
     {
         $entry = (string) preg_replace('/(?<=\s)[x×](?=\d)/u', '', self::inDigits($entry));
+        if (preg_match('/^\d+\s*[x×]\s*\d/u', $entry) === 1) {
+            return [$entry];
+        }
         $amount = '(?<![\p{L}\d.\/,-])\d+(?:\s*(?:x|×))?(?=\s)';
         $first = preg_split("/(?<=\p{L})\s+(?={$amount}\s+\p{L})/u", $entry) ?: [$entry];
         if (count($first) > 1 && preg_match('/^\d/', $entry) === 1) {
@@ -64,7 +67,7 @@ final readonly class WrittenAmount
     {
         $text = ' '.self::inDigits($entry).' ';
         $text = (string) preg_replace('/(?<=[\s(~])(?:'.self::ABOUT.')(?=\s+\d)|~\s*(?=\d)/iu', '', $text);
-        if (preg_match('/(?<=\s)-\d|(?<![\p{L}\d])\d+(?:\.|\s*[x×]\s*)\d|(?<![\p{L}\d])\d+ \d{3}\b/u', $text, $odd) === 1) {
+        if (preg_match('/(?<=\s)-\d|(?<![\p{L}\d])\d+(?:\.\d+|,\d{1,2}(?!\d)|\s*[x×]\s*\d)|(?<![\p{L}\d])\d+ \d{3}\b/u', $text, $odd) === 1) {
             return new self(null, self::tidy(str_replace($odd[0], ' ', $text)), 'number', trim($odd[0]));
         }
         $text = (string) preg_replace_callback('/(?<![\p{L}\d])(\d+)?\s*(?:x\s*)?\b(six|four|6|4)[- ]?packs?\b(?:\s+of\b)?/iu',
@@ -76,6 +79,10 @@ final readonly class WrittenAmount
         }
         if (preg_match('/(?<![\p{L}\d])('.self::VAGUE.')(?![\p{L}\d])/iu', $text, $found) === 1) {
             return new self(null, self::tidy(str_replace($found[0], ' ', $text)), 'vague', trim($found[1]));
+        }
+
+        if (preg_match('/(?<![\p{L}\d])(?:\d+ )?\d\/\d(?![\p{L}\d])/u', $text, $part) === 1) {
+            return new self(null, self::tidy(str_replace($part[0], ' ', $text)), 'number', $part[0]);
         }
 
         return self::counted($text);
@@ -99,7 +106,19 @@ final readonly class WrittenAmount
         $plants = (int) str_replace(',', '', $matches[1][0]);
         $words = self::tidy((string) preg_replace('/(?<=\s)(?:'.self::PLANTS.')(?=\s|$)/iu', ' ', str_replace($matches[0][0], ' ', $text)));
 
-        return $plants >= 1 && $plants <= self::MOST_WANTED ? new self($plants, $words) : new self(null, $words, 'number', $matches[1][0]);
+        return match (true) {
+            $plants < 1 => new self(null, $words, 'number', $matches[1][0]),
+            $plants > self::most() => new self(null, $words, 'many', $matches[1][0]),
+            default => new self($plants, $words),
+        };
+    }
+
+    /** As many plants of a crop as a season can hold. */
+    public static function most(): int
+    {
+        $most = SeasonSchema::get()->at(['crops', 0, 'wanted'])->maximum ?? null;
+
+        return is_int($most) ? $most : PHP_INT_MAX;
     }
 
     /** Numbers in words, fractions and dozens as digits. */

@@ -40,7 +40,7 @@ export function EndPart({ season, questions, over }: { season: number; questions
                   job: one.job,
                   amount,
                   unit: one.unit,
-                  // Whatever day that was of.
+                  // It takes the place of the number given before, of whichever day that was.
                   ...(one.entry === null ? {} : { corrects: one.entry }),
                 },
               ])
