@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { afterEach } from 'vitest';
-import { parseNumber, parseShare, showNumber, writing } from './numbers';
+import { parseNumber, parseShare, showNumber, showPrice, writeMoneyOf, writing } from './numbers';
 
 const money = { least: 0, most: 100000 };
 
@@ -97,4 +97,13 @@ it('writes a number for a field as the region does, so that it is read back as i
   } finally {
     writing.comma = before;
   }
+});
+
+it('writes prices with as many places as the money has', () => {
+  writing.comma = false;
+  writeMoneyOf('JPY');
+  expect(showPrice(290)).toBe('290');
+  writeMoneyOf('EUR');
+  expect(showPrice(3.5)).toBe('3.50');
+  writeMoneyOf(null);
 });

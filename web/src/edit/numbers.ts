@@ -1,3 +1,4 @@
+import { moneySign, places } from '../words/money';
 import { measured, withoutVulgar } from '../words/measures';
 import type { Unit } from '../words/units';
 import type { Parsed as ParsedOf } from './useDraft';
@@ -28,6 +29,12 @@ export const writing = {
   /** Decimals of the season's money: none of the yen's. */
   places: 2,
 };
+
+/** From now on prices are read and written as those of this currency; null where there is no season. */
+export function writeMoneyOf(currency: string | null): void {
+  writing.sign = currency === null ? null : moneySign(currency);
+  writing.places = currency === null ? 2 : places(currency);
+}
 
 /** Digits as people write them: 1,250.5 and 1.250,5; 0,285; what could be both is read as it is written in the region. */
 function plainNumber(bare: string): string {

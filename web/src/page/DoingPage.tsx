@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { useSyncExternalStore } from 'react';
+import { writeMoneyOf } from '../edit/numbers';
 import { ConflictDialog } from '../season/ConflictDialog';
 import { refusals } from '../season/refusals';
 import { useOnScreen, useSnapshot, type OnScreen } from '../season/SeasonContext';
@@ -25,6 +26,7 @@ export function DoingPage({ children }: { children: Children }) {
 function Doing({ shown, children }: { shown: OnScreen; children: Children }) {
   const { status, waiting: changes } = useSnapshot();
   const { waiting } = useLog(shown.id);
+  writeMoneyOf(shown.season.currency);
   const told = useSyncExternalStore(refusals.subscribe, refusals.get);
   if (status === 'deleted') return <Deleted />;
   const kept = waiting.length + changes;

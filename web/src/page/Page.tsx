@@ -1,10 +1,9 @@
 import type { ReactNode } from 'react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Till } from '../api/types';
-import { writing } from '../edit/numbers';
+import { writeMoneyOf } from '../edit/numbers';
 import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
 import { ConflictDialog } from '../season/ConflictDialog';
-import { moneySign, places } from '../words/money';
 import { TillStrip, type Last } from '../till/TillStrip';
 import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
 import { AddSetup } from './AddSetup';
@@ -33,10 +32,8 @@ const OF_CROP: Record<string, string> = {
 export function PlanningPage({ children, till, bare = false }: Props) {
   const [asked, ask] = useState<Asked | null>(null);
   const { status, last, season, entry } = useSnapshot();
-  useEffect(() => {
-    writing.sign = season === null ? null : moneySign(season.currency);
-    writing.places = season === null ? 2 : places(season.currency);
-  }, [season]);
+  // Before anything below is drawn: after that it would be too late for its prices.
+  writeMoneyOf(season?.currency ?? null);
   const shown = useOnScreen();
   if (status === 'deleted') return <Deleted />;
   if (season !== null && season.setups.length === 0) {

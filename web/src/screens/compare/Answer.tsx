@@ -5,13 +5,13 @@ import { varietyOf } from '../../season/site';
 import { Help } from '../../words/Help';
 import { money, range } from '../../words/money';
 import { count, odds, plural, upper } from '../../words/sowing';
+import { headline, isForNothing, type Advice } from './headline';
 import { lackWords } from './lacks';
 import s from './compare.module.css';
 
 const SHOWN = 4;
 
 type Comparison = Compared['comparison'];
-type Advice = NonNullable<Comparison['advice']>;
 
 /** The answer first: what to do, in two sentences, and the three figures it rests on. */
 export function Answer({ compared, season }: { compared: Comparison; season: Season }) {
@@ -30,18 +30,6 @@ export function Answer({ compared, season }: { compared: Comparison; season: Sea
       <Figures advice={advice} currency={season.currency} />
     </div>
   );
-}
-
-/** Nothing is saved by growing: it says to buy. */
-const isForNothing = (advice: Advice): boolean => advice.saves === null || advice.saves < 0;
-
-export function headline(advice: Advice): string {
-  const grown = advice.grow.length + advice.along.length;
-  const crops = (n: number) => `${count(n)} ${plural(n, 'crop')}`;
-  if (grown === 0) return 'Buy all of them as plants';
-  if (isForNothing(advice)) return 'Buying costs less this season';
-  if (advice.buy.length === 0) return grown === 1 ? 'Grow your crop from seed' : `Grow all ${crops(grown)} from seed`;
-  return `Grow ${crops(grown)}, buy ${count(advice.buy.length)}`;
 }
 
 /** Which set-up to use, what to grow in it and what to buy. */

@@ -97,14 +97,12 @@ function Facts({ came }: { came: CameTo }) {
     up: 'crops counted',
     lived: 'crops finished',
   };
+  const steps = came.steps.slice(1).filter((step) => step.of > 0);
+  if (steps.length === 0) return null;
   return (
     <p className="quiet" data-part="known">
-      Known so far:{' '}
-      {came.steps
-        .slice(1)
-        .map((step) => `${step.known} of ${step.of} ${what[step.key] ?? ''}`)
-        .join(', ')}
-      . The rest is as planned.
+      Known so far: {steps.map((step) => `${step.known} of ${step.of} ${what[step.key] ?? ''}`).join(', ')}. The rest is as
+      planned.
     </p>
   );
 }
