@@ -38,10 +38,11 @@ function roomWords({ places }: SetupResult): string {
     : `needs ${Math.ceil(worst.need - 1e-6)} trays, you have ${Math.floor(worst.have + 1e-6)}, for`;
 }
 
-/** The price of one of the plants that a nursery sells too. */
+/** The price of one of the plants that a nursery sells too; where it sells none, of one that is wanted. */
 export function LeadCell({ season, result, compared, here, price }: Props) {
   const ask = useAsk();
   const per = price && compared.priced_in !== null ? compared.priced_in : (result.same_per_plant ?? result.per_wanted);
+  const what = result.same_per_plant === null ? 'plants wanted' : 'same plants';
   const first = compared.rank === 1 && compared.qualifies;
   const crowded = result.crowded_days > BEARABLE_DAYS;
   const name = season.setups.find(({ id }) => id === compared.id)?.name ?? '';
@@ -51,7 +52,7 @@ export function LeadCell({ season, result, compared, here, price }: Props) {
         type="button"
         className={clsx('amount mono', first && compared.fitted === null ? 'copper' : undefined, crowded && s.noRoom)}
         data-per-wanted={compared.id}
-        aria-label={`One of the same plants, ${name}: ${money(per, season.currency, true)}${crowded ? ', if you had the room' : ''}`}
+        aria-label={`One of the ${what}, ${name}: ${money(per, season.currency, true)}${crowded ? ', if you had the room' : ''}`}
         onClick={() =>
           ask({ figure: result.same_per_plant === null ? 'per_wanted' : 'same_per_plant', crop: null, setup: compared.id })
         }

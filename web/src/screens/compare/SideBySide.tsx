@@ -20,6 +20,7 @@ export function SideBySide({ shown: { season, setup, pictures }, data, setups, p
   const results = new Map(data.result.setups.map((result) => [result.id, result]));
   // What every way is short of is said once, above.
   const allShort = data.comparison.setups.every(({ fair }) => !fair);
+  const anySold = data.result.setups.some((result) => result.same_per_plant !== null);
   const sideBySide = (Cell: typeof LeadCell) =>
     setups.map((row) => {
       const [result, compared] = [results.get(row.id), data.comparison.setups.find(({ id }) => id === row.id)];
@@ -59,7 +60,7 @@ export function SideBySide({ shown: { season, setup, pictures }, data, setups, p
             shown={setup.id}
           />
           <tr className={s.lead}>
-            <th scope="row">Cost each, plants a nursery sells too</th>
+            <th scope="row">{anySold ? 'Cost each, plants a nursery sells too' : 'Cost each, all plants wanted'}</th>
             {sideBySide(LeadCell)}
           </tr>
           <tr className={s.names}>
