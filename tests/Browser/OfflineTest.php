@@ -123,3 +123,17 @@ it('draws a page anew that broke on what the device kept', function () {
     $this->waitFor(fn () => $this->browser->findElements(Facebook\WebDriver\WebDriverBy::cssSelector('[data-part="stack-svg"]')) !== [] ?: null, 'the page anew', 25);
     expect($this->text('h1'))->not->toBe('This page broke');
 });
+
+it('says on the questions that there is no connection, and answers by itself when it is back', function () {
+    $this->visit('/begin', 390, 844);
+    $this->press('Guess for me, I write my list');
+    $this->find('textarea')->sendKeys("12 tomato\n6 basil");
+    $this->waitFor(fn () => str_contains($this->text('.work'), 'Basil') ?: null, 'the list to be read');
+    $network = ['latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1];
+    $this->devTools('Network.emulateNetworkConditions', ['offline' => true] + $network);
+    $this->press('Show me the answer');
+    $this->waitFor(fn () => str_contains($this->text('[data-part="no-connection"]'), 'leave this page open') ?: null, 'it to be said');
+    expect($this->find('textarea')->getAttribute('value'))->toContain('6 basil');
+    $this->devTools('Network.emulateNetworkConditions', ['offline' => false] + $network);
+    $this->waitFor(fn () => str_ends_with($this->path(), '/first') ?: null, 'the first answer', 40);
+});

@@ -1,12 +1,4 @@
-import {
-  onlineManager,
-  skipToken,
-  useIsMutating,
-  useMutationState,
-  useQuery,
-  useQueryClient,
-  type QueryClient,
-} from '@tanstack/react-query';
+import { skipToken, useIsMutating, useMutationState, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useMemo, useSyncExternalStore, type ReactNode } from 'react';
 import { answered, client, Refusal, words } from '../api/client';
 import type { CropPicture, CropResult, Path, Season, SeasonState, Setup, SetupPicture, SetupResult } from '../api/types';
@@ -15,6 +7,7 @@ import { change, fetchSeason, keys, onScreen, run, withPending, type Pending } f
 import { stillNew } from './fromPage';
 import { lastStep } from './lastStep';
 import { refusals } from './refusals';
+import { useOnline } from './useOnline';
 import { shownSetup } from './shownSetup';
 
 /** What can be done with the season of the page. */
@@ -91,12 +84,6 @@ export interface Snapshot {
   waiting: number;
   last: LastChange | null;
 }
-
-const useOnline = (): boolean =>
-  useSyncExternalStore(
-    (listener) => onlineManager.subscribe(listener),
-    () => onlineManager.isOnline(),
-  );
 
 function useLatest(id: number): Snapshot {
   const queries = useQueryClient();

@@ -6,6 +6,7 @@ import { SeasonProvider } from '../season/SeasonContext';
 import { useSeasons } from '../screens/seasons/useSeasons';
 import { words } from '../api/client';
 import { nonce } from '../api/nonce';
+import { NoConnection } from './NoConnection';
 import { ScreenGuard } from './ScreenGuard';
 import { fetchAhead, screens } from './screens';
 import { TopBar } from './TopBar';
@@ -162,6 +163,7 @@ function PlainFrame(props: FrameProps) {
   return (
     <>
       <TopBar {...props} season={null} />
+      <NoConnection />
       <Outlet />
     </>
   );
