@@ -24,7 +24,14 @@ use Throwable;
  * What went wrong, as problem details (RFC 9457): never a stack trace.
  *
  * @phpstan-type FaultShape array{path: string, problem: string, remedy: string}
- * @phpstan-type ConflictShape array{path: list<string|int>, was: mixed, theirs: mixed, yours: mixed}
+ * @phpstan-type ConflictShape array{
+ *     path: list<string|int>,
+ *     was: mixed,
+ *     theirs: mixed,
+ *     yours: mixed,
+ *     // what it is a part of was taken out meanwhile: nothing can be kept there
+ *     gone: bool,
+ * }
  * @phpstan-type ProblemShape array{
  *     type: string,
  *     title: string,

@@ -172,7 +172,8 @@ final class SeasonEditor
         foreach ($changes as $change) {
             $now = $change->path->get($document);
             if (! SameValue::is($now, $change->from) && ! SameValue::is($now, $change->to)) {
-                $conflicts[] = ['path' => $change->path->keys, 'was' => $change->from, 'theirs' => $now, 'yours' => $change->to];
+                $conflicts[] = ['path' => $change->path->keys, 'was' => $change->from, 'theirs' => $now, 'yours' => $change->to,
+                    'gone' => ! $change->path->hasPlace($document)];
             }
         }
         if ($conflicts !== []) {

@@ -226,6 +226,18 @@ it('tells a window what another has changed meanwhile, and lets it choose', func
     );
 })->with([['Use mine', '8'], ['Keep the other window’s', '10']]);
 
+it('tells a window that another has taken out what is changed here, and takes it out here too', function () {
+    $season = $this->api('/api/seasons/'.$this->seasonId())['season'];
+    $crop = array_column($season['crops'], null, 'id')['copper-kettle'];
+    $this->elsewhere('PATCH', ['changes' => [['path' => ['crops', 'copper-kettle'], 'from' => $crop, 'to' => null]]]);
+    $this->type('copper-kettle.wanted', '8');
+    $gone = 'Copper Kettle, wanted: another window took this out';
+    $this->waitFor(fn () => str_contains($this->text('[data-part="gone"]'), $gone) ?: null, 'it to be said');
+    $this->press('I see', '.ant-modal');
+    $this->waitFor(fn () => $this->browser->executeScript('return document.querySelector("[data-crop=copper-kettle]") === null') ?: null, 'the line to go');
+    expect($this->text('h1'))->toContain('Eleven crops');
+});
+
 it('shows a second window the first one\'s change when one comes back to it', function () {
     $first = $this->browser->getWindowHandle();
     $path = $this->path();

@@ -121,10 +121,21 @@ it('shows both values where two windows changed the same, and takes the choice',
     $conflict = $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], 16, 10))
         ->assertStatus(409)
         ->json('conflicts.0');
-    expect($conflict)->toEqual(['path' => ['lights', 'led', 'hours_per_day'], 'was' => 16, 'theirs' => 12.0, 'yours' => 10]);
+    expect($conflict)->toEqual(['path' => ['lights', 'led', 'hours_per_day'], 'was' => 16, 'theirs' => 12.0, 'yours' => 10, 'gone' => false]);
     $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'hours_per_day'], $conflict['theirs'], 10))->assertOk();
     // Two windows that change different things do not disturb each other.
     $this->patchJson("/api/seasons/{$season->id}", change(['lights', 'led', 'watts'], 42, 40))->assertOk();
+});
+
+it('says that what was changed is gone, where another window took it out', function () {
+    [$user, $season] = gardener();
+    $this->actingAs($user);
+    $crop = array_column(document($this, $season->id)['crops'], null, 'id')['copper-kettle'];
+    $this->patchJson("/api/seasons/{$season->id}", change(['crops', 'copper-kettle'], $crop, null))->assertOk();
+    $conflicts = $this->patchJson("/api/seasons/{$season->id}", change(['crops', 'copper-kettle', 'wanted'], 6, 9))->assertStatus(409)->json('conflicts');
+    expect(array_column($conflicts, 'gone'))->toBe([true]);
+    // A row that somebody else took out is out; that is no conflict.
+    $this->patchJson("/api/seasons/{$season->id}", change(['crops', 'copper-kettle'], $crop, null))->assertOk();
 });
 
 it('adds a pasted list, says what it did not understand, and undoes all of it at once', function () {

@@ -33,6 +33,14 @@ final readonly class DocumentPath
         return $value;
     }
 
+    /** Whether there still is what this is a key or a row of. */
+    public function hasPlace(stdClass $document): bool
+    {
+        $above = array_slice($this->keys, 0, -1);
+
+        return $above === [] || (new self($above))->get($document) !== null;
+    }
+
     /**
      * Null takes a list's row out; an unknown id puts a new row at a place of its list, or at the end.
      *

@@ -2821,6 +2821,7 @@ export interface components {
             theirs: unknown;
             /** @description any value */
             yours: unknown;
+            gone: boolean;
         };
         Problem: {
             type: string;

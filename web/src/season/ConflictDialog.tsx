@@ -2,7 +2,7 @@ import { Button, Modal } from 'antd';
 import { useSyncExternalStore } from 'react';
 import { at } from './document';
 import { overlays } from '../hooks/overlays';
-import { conflicts } from './conflicts';
+import { conflicts, type Asked } from './conflicts';
 import { useSnapshot } from './SeasonContext';
 import type { Path, Season } from '../api/types';
 import s from './season.module.css';
@@ -28,6 +28,7 @@ function valueWords(value: unknown): string {
 export function ConflictDialog() {
   const { season } = useSnapshot();
   const asked = useSyncExternalStore(conflicts.subscribe, conflicts.get);
+  if (asked?.conflicts.some(({ gone }) => gone)) return <Gone asked={asked} season={season} />;
   return (
     <Modal
       open={asked !== null}
@@ -65,6 +66,29 @@ export function ConflictDialog() {
           ))}
         </tbody>
       </table>
+    </Modal>
+  );
+}
+
+/** What was changed here is not there any more, so that there is nothing to choose. */
+function Gone({ asked, season }: { asked: Asked; season: Season | null }) {
+  const what = asked.conflicts.filter(({ gone }) => gone).map(({ path }) => pathWords(season, path));
+  return (
+    <Modal
+      open
+      title="Taken out in another window"
+      closable={false}
+      keyboard={false}
+      getContainer={overlays}
+      footer={
+        <Button type="primary" onClick={() => asked.choose(false)}>
+          I see
+        </Button>
+      }
+    >
+      <p data-part="gone">
+        {what.join('; ')}: another window took this out, so your change cannot be saved. Undo brings it back.
+      </p>
     </Modal>
   );
 }

@@ -209,7 +209,9 @@ it.each([
   [false, 12, 16],
 ])('lays a conflict before the person and does as they choose', async (mine, from, kept) => {
   const queries = await opened();
-  answers.push(() => problem(409, { conflicts: [{ path: ['lights', 'led', 'hours_per_day'], was: 16, theirs: 10, yours: 12 }] }));
+  answers.push(() =>
+    problem(409, { conflicts: [{ path: ['lights', 'led', 'hours_per_day'], was: 16, theirs: 10, yours: 12, gone: false }] }),
+  );
   const saved = set(queries, 12);
   await vi.waitFor(() => expect(conflicts.get()).not.toBeNull());
   answers.push(() => json(state(12, 3)));
