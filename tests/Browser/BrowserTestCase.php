@@ -522,6 +522,8 @@ abstract class BrowserTestCase extends TestCase
             '--disable-component-update',
             '--disable-sync',
             '--disable-dev-shm-usage',
+            // A page is left before it has run long enough for the slower compilers to pay.
+            '--js-flags=--no-turbofan --no-maglev',
             "--window-size={$width},{$height}",
             '--user-data-dir='.self::$profile,
         ];
