@@ -11,7 +11,6 @@ $primary = [
     'password' => env('DB_PASSWORD', ''),
     'charset' => 'utf8',
     'prefix' => '',
-    'search_path' => 'public',
     'sslmode' => env('DB_SSLMODE', 'prefer'),
     // Signing in to PostgreSQL costs more than most requests: a worker keeps its connection.
     // A question goes to the database with its values in one message, instead of three to prepare it, ask and forget it.

@@ -358,7 +358,7 @@ final class MeaningCheck
     /** @return Generator<Fault> species raised in a way that asks for what is not known of them */
     private function speciesRaised(): Generator
     {
-        $species = $raisedBy = $told = [];
+        $species = $raisedBy = $told = $asks = [];
         foreach ($this->season->rows('crops') as $crop) {
             $lot = $this->byId['seed_lots'][$crop->text('lot') ?? ''] ?? null;
             $species[$crop->text('id') ?? ''] = $lot?->text('species') ?? '';
@@ -378,48 +378,45 @@ final class MeaningCheck
                     continue;
                 }
                 $told[$id][$method] = true;
-                foreach ([...$this->emergence($one, $way), ...$this->rest($one, $way)] as $fault) {
-                    yield $fault;
+                $asks[$method] ??= $this->asksOf($way);
+                [$first, $hasTemperature, $rests] = $asks[$method];
+                if ($first !== null) {
+                    yield from self::emergence($one, $method, $first, $hasTemperature);
+                }
+                if ($rests && ! $one->has('weeks')) {
+                    yield $one->fault('weeks', "The method \"{$method}\" fills up the weeks of \"{$id}\", but nothing says how many it takes.",
+                        'Give weeks from sowing to planting out, or the stage a number of days.');
                 }
             }
         }
     }
 
-    /** @return Generator<Fault> */
-    private function emergence(Node $species, Node $method): Generator
+    /**
+     * What a method asks of its species, looked up once for all of them.
+     *
+     * @return array{?Node, bool, bool} its first stage if that waits until seed is up; whether that has a temperature; whether a stage lasts the rest
+     *     of the species' weeks
+     */
+    private function asksOf(Node $method): array
     {
-        $first = $method->rows('stages')[0] ?? null;
-        if ($first?->text('days') !== Stage::EMERGENCE) {
-            return;
-        }
-        $place = $this->byId['places'][$first->text('place') ?? ''] ?? null;
-        if ($species->rows('germination') === [] && ! $species->has('days_to_emerge')) {
-            yield $species->fault(
-                'days_to_emerge',
-                "The method \"{$method->text('id')}\" waits for emergence, but nothing says how long \"{$species->text('id')}\" takes.",
-                'Give days_to_emerge or a germination table, or the stage a number of days.',
-            );
-        } elseif ($species->rows('germination') !== [] && $place !== null && ! $place->has('temp_c')) {
-            yield $first->fault(
-                'days',
-                "The place has no temperature, so the days until \"{$species->text('id')}\" is up are not known.",
-                'Give a number of days, or the place a temperature.',
-            );
-        }
+        $stages = $method->rows('stages');
+        $first = $stages[0] ?? null;
+        $place = $this->byId['places'][$first?->text('place') ?? ''] ?? null;
+        $rests = array_filter($stages, fn (Node $stage): bool => $stage->text('days') === Stage::REST) !== [];
+
+        return [$first?->text('days') === Stage::EMERGENCE ? $first : null, $place === null || $place->has('temp_c'), $rests];
     }
 
     /** @return Generator<Fault> */
-    private function rest(Node $species, Node $method): Generator
+    private static function emergence(Node $species, string $method, Node $first, bool $hasTemperature): Generator
     {
-        $rests = array_filter($method->rows('stages'), fn (Node $stage): bool => $stage->text('days') === Stage::REST) !== [];
-        if ($rests && ! $species->has('weeks')) {
-            yield $species->fault(
-                'weeks',
-                "The method \"{$method->text('id')}\" fills up the weeks of \"{$species->text(
-                    'id',
-                )}\", but nothing says how many it takes.",
-                'Give weeks from sowing to planting out, or the stage a number of days.',
-            );
+        $id = (string) $species->text('id');
+        if (! $species->hasRows('germination') && ! $species->has('days_to_emerge')) {
+            yield $species->fault('days_to_emerge', "The method \"{$method}\" waits for emergence, but nothing says how long \"{$id}\" takes.",
+                'Give days_to_emerge or a germination table, or the stage a number of days.');
+        } elseif ($species->hasRows('germination') && ! $hasTemperature) {
+            yield $first->fault('days', "The place has no temperature, so the days until \"{$id}\" is up are not known.",
+                'Give a number of days, or the place a temperature.');
         }
     }
 

@@ -58,6 +58,17 @@ final readonly class Node
         return $rows;
     }
 
+    public function hasRows(string $key): bool
+    {
+        foreach ($this->items($key) as $row) {
+            if ($row instanceof stdClass) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return array<int, string> */
     public function texts(string $key): array
     {
