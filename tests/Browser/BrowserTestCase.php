@@ -116,9 +116,11 @@ abstract class BrowserTestCase extends TestCase
         self::$open = null;
         if (self::$shell !== null) {
             proc_terminate(self::$shell);
+            proc_close(self::$shell);
             self::$shell = null;
         }
-        exec('rm -rf '.escapeshellarg(self::$profile));
+        // Its helpers write a moment longer than it.
+        exec('for again in 1 2 3 4 5; do rm -rf '.escapeshellarg(self::$profile).' 2>/dev/null && break; sleep 0.2; done');
     }
 
     /**
