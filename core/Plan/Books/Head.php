@@ -81,6 +81,22 @@ enum Head: string
         };
     }
 
+    /**
+     * @param  iterable<array<string, float>>  $each  money by head
+     * @return array<string, float> all of it together
+     */
+    public static function together(iterable $each): array
+    {
+        $heads = self::none();
+        foreach ($each as $amounts) {
+            foreach ($amounts as $head => $amount) {
+                $heads[$head] += $amount;
+            }
+        }
+
+        return $heads;
+    }
+
     /** @return array<string, float> every head at 0 */
     public static function none(): array
     {

@@ -78,9 +78,10 @@ final readonly class CropAccount
     {
         $plan = $this->books->plans[$index];
         $sowing = $plan->sowing;
-        $heads = $this->heads($index);
+        $books = $this->books->all();
+        $heads = Head::together(array_map(fn (Book $book): array => $book->heads($index), $books));
         $cost = array_sum($heads);
-        $extra = array_sum(array_map(fn (Book $book): float => $book->saved($index), $this->books->all()));
+        $extra = array_sum(array_map(fn (Book $book): float => $book->saved($index), $books));
         $short = $this->books->nursery->shortfall($plan);
         $finish = $sowing->finish;
 
@@ -119,19 +120,6 @@ final readonly class CropAccount
             stages: array_map($this->stage(...), $plan->stages),
             wanted: $plan->crop->wanted,
         );
-    }
-
-    /** @return array<string, float> money by head, out of all books */
-    private function heads(int $index): array
-    {
-        $heads = Head::none();
-        foreach ($this->books->all() as $book) {
-            foreach ($book->heads($index) as $head => $amount) {
-                $heads[$head] += $amount;
-            }
-        }
-
-        return $heads;
     }
 
     /** Money for that, by plants; null for none to speak of. */

@@ -16,7 +16,7 @@ final readonly class SetupCosting
     public static function result(SetupBooks $books): SetupResult
     {
         $crops = array_map((new CropAccount($books))->result(...), $books->season()->crops);
-        $heads = self::heads($crops);
+        $heads = Head::together(array_map(fn (CropResult $crop): array => $crop->heads ?? [], $crops));
         $cost = array_sum($heads);
         $grown = array_values(array_filter($crops, fn (CropResult $crop): bool => $crop->grown));
         $sum = fn (string $key): float => (float) array_sum(array_column($grown, $key));
@@ -62,22 +62,6 @@ final readonly class SetupCosting
             crops: $crops,
             warnings: self::warnings($crops),
         );
-    }
-
-    /**
-     * @param  list<CropResult>  $crops
-     * @return array<string, float> money by head, of all crops together
-     */
-    private static function heads(array $crops): array
-    {
-        $heads = Head::none();
-        foreach ($crops as $crop) {
-            foreach ($crop->heads ?? [] as $head => $amount) {
-                $heads[$head] += $amount;
-            }
-        }
-
-        return $heads;
     }
 
     /** @param  array<string, float>  $heads */
