@@ -49,9 +49,10 @@ prepare_parts() {
     serve_for_tests test 8117; export JOLLY_URL=http://127.0.0.1:$PORT
     if wants browser; then serve_for_tests test2 8217; export JOLLY_URL2=http://127.0.0.1:$PORT; fi
   fi
-  export JOLLY_INSTANCE=test
-  # Who deals tests to several processes starts the application, also where none of them needs it.
-  mkdir -p "$VAR/test/cache/$(basename "$ROOT")"
+  # Who deals tests to several processes starts the application, also where none of them needs it. Settings it found would stand before
+  # those of each process, so its instance has none.
+  export JOLLY_INSTANCE=dealing
+  mkdir -p "$VAR/dealing/cache/$(basename "$ROOT")"
 }
 
 # pest PART [processes…]: a part's tests, or those of them that changes touch, in this run's order.
