@@ -134,8 +134,16 @@ etcd_leader() {
 
 setting_of() { sed -n "s/^$1=//p" "$JOLLY_DRILL/site.env"; }
 in_database() { PGPASSWORD=$(setting_of POSTGRES_PASSWORD) on one psql -h 127.0.0.1 -p 5000 -U postgres -qAt -v ON_ERROR_STOP=1 "$@"; }
+# A router that has just begun takes every server for one that is up until it has looked twice: one answer may be luck.
+leads_to_the_primary() {
+  local look
+  for look in 1 2 3 4 5 6; do
+    [ "$(in_database -d postgres -c 'SELECT NOT pg_is_in_recovery()')" = t ] || return 1
+    sleep 0.3
+  done
+}
 make_database() {
-  wait_until 20 "the way to the primary" in_database -d postgres -c 'SELECT 1' || return 1
+  wait_until 30 "the way to the primary" leads_to_the_primary || return 1
   # The password goes by standard input, not as an argument that every user of the machine can read.
   { printf "\\\\set pw '%s'\\n" "$(setting_of DATABASE_PASSWORD)"; cat "$here/lib/database.sql"; } | in_database -d postgres
 }
