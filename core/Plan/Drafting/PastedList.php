@@ -23,6 +23,11 @@ final readonly class PastedList
     /** Words that say more of the crop before them. */
     private const OF_A_KIND = '/^(?:(?:red|white|yellow|purple|pink|blue|orange|green|black|gold(?:en)?|mixed|mix|dwarf|tall|early|late|giant|mini|baby|double|single|bush|pole|climbing|trailing|scented|cut flower)\s*)+$/iu';
 
+    /** A comma, a word or a slash between two crops. */
+    private const BETWEEN_CROPS = ',(?!\d{3}\b)(?!(?<=^\d,|^\d\d,|^\d\d\d,|, \d,|, \d\d,)\d{1,2}\s*\p{L})'
+        .'|\s+(?:and|&|\+|plus)\s+(?=.*\p{L})'
+        .'|(?<=[\p{L}\d\s])\/(?=\s*\p{L}|\s+\d)|(?<=[\p{L}\s])\/(?=\s*[\p{L}\d])';
+
     /** @var list<PastedLine> */
     public array $lines;
 
@@ -54,7 +59,7 @@ final readonly class PastedList
         // "2 each of basil and parsley", "basil and parsley, 2 each".
         $each = preg_match('/^(\d+(?: \p{L}+)?) (?:of )?each(?: of)?\b[:,]?|[,:]? (\d+) (?:of )?each$/iu', $row, $found) === 1 ? $found[2] ?? $found[1] : null;
         $row = $each === null ? $row : trim(str_replace($found[0], '', $row));
-        $parts = preg_split('/,(?!\d{3}\b)(?!(?<=^\d,|^\d\d,|^\d\d\d,|, \d,|, \d\d,)\d{1,2}\s*\p{L})|\s+(?:and|&|\+|plus)\s+(?=.*\p{L})|(?<=[\p{L}\d\s])\/(?=\s*\p{L}|\s+\d)|(?<=[\p{L}\s])\/(?=\s*[\p{L}\d])/u', $row) ?: [];
+        $parts = preg_split('/'.self::BETWEEN_CROPS.'/u', $row) ?: [];
         $entries = [];
         foreach (array_filter(array_map(trim(...), $parts), fn (string $part): bool => $part !== '') as $part) {
             $last = array_key_last($entries);
