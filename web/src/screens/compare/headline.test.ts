@@ -6,7 +6,8 @@ const advice = (saves: number | null, grow: string[], buy: string[] = [], no_roo
 
 it('says to buy only where buying costs less, not where nothing is for sale', () => {
   expect(advice(-3, ['carrot'], [])).toBe('Buying costs less this season');
-  expect(advice(null, ['carrot', 'radish'])).toBe('Grow all two crops from seed');
+  expect(advice(null, ['carrot', 'radish'])).toBe('Grow both crops from seed');
+  expect(advice(null, ['carrot', 'radish', 'bean'])).toBe('Grow all three crops from seed');
   expect(advice(null, ['carrot'])).toBe('Grow your crop from seed');
   expect(advice(null, [], ['kale'])).toBe('Buy all of them as plants');
   expect(advice(4, ['carrot'], [], ['melon'])).toBe('Grow one crop from seed');

@@ -13,6 +13,7 @@ export function headline(advice: Advice): string {
   if (grown === 0) return 'Buy all of them as plants';
   if (isForNothing(advice)) return 'Buying costs less this season';
   if (advice.buy.length === 0 && advice.no_room.length > 0) return `Grow ${crops(grown)} from seed`;
-  if (advice.buy.length === 0) return grown === 1 ? 'Grow your crop from seed' : `Grow all ${crops(grown)} from seed`;
+  if (advice.buy.length === 0)
+    return grown === 1 ? 'Grow your crop from seed' : `Grow ${grown === 2 ? 'both crops' : `all ${crops(grown)}`} from seed`;
   return `Grow ${crops(grown)}, buy ${count(advice.buy.length)}`;
 }
