@@ -14,11 +14,13 @@ interface Props {
 
 /** A number by plus and minus, with a wet thumb. */
 export function CountBox({ name, value, most, looks, verb, save }: Props) {
-  const [count, setCount] = useState(value);
+  // What is known can be renewed while the box stands open: it follows until somebody has given a number.
+  const [given, setGiven] = useState<number | null>(null);
+  const count = given ?? value;
   const [why, setWhy] = useState<string | null>(null);
   const set = (n: number) => {
     setWhy(null);
-    setCount(Math.max(0, n));
+    setGiven(Math.max(0, n));
   };
   // Never cut: who typed 40 meant 40, and is told what there is.
   const check = () => (count > most ? setWhy(`There are ${most}: give at most that, or count again.`) : save(count));
