@@ -56,6 +56,8 @@ abstract class BrowserTestCase extends TestCase
         $this->browser = self::$open;
         // Most tests need neither code kept on the device nor the code of other screens, and both take time.
         $this->unkept = $this->onEachPage('navigator.serviceWorker.register = () => new Promise(() => {}); window.requestIdleCallback = () => 0;');
+        $this->onEachPage('{ window.stillAsked = 0; const ask = window.fetch;
+            window.fetch = (...asked) => { stillAsked++; return ask(...asked).finally(() => stillAsked--); }; }');
     }
 
     /** Pages opened from now on keep their code on the device, as they do for everybody: for tests without a server. */
@@ -151,11 +153,53 @@ abstract class BrowserTestCase extends TestCase
 
     public function visit(string $path = '/', int $width = 1280, int $height = 800): void
     {
+        $this->resize($width, $height);
+        $this->browser->get($this->url().$path);
+    }
+
+    private function resize(int $width, int $height): void
+    {
         $this->width = $width;
         $this->devTools('Emulation.setDeviceMetricsOverride', [
             'width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500,
         ]);
-        $this->browser->get($this->url().$path);
+    }
+
+    /** Waits until the page asks for nothing, says that it is busy with nothing, and stands still. */
+    public function settle(): void
+    {
+        $still = 'return window.stillAsked === 0 && document.querySelector("h1") !== null && document.querySelector("[aria-busy=true]") === null
+            && ! document.getAnimations().some((one) => one.playState === "running" && one.effect.getTiming().iterations !== Infinity)';
+        $times = 0;
+        $this->waitFor(function () use ($still, &$times): ?bool {
+            $times = $this->browser->executeScript($still) === true ? $times + 1 : 0;
+
+            return $times === 3 ?: null;
+        }, 'the page to settle');
+    }
+
+    /**
+     * What is wrong with the open page at these widths, and with its colours in the other theme too.
+     *
+     * @return list<string>
+     */
+    public function troubles(int ...$widths): array
+    {
+        $found = [];
+        foreach ($widths as $width) {
+            $this->resize($width, 844);
+            $this->settle();
+            $wrong = [...($this->overflows() ? ['it is wider'] : []), ...$this->accessibilityFindings(), ...$this->sharedNames()];
+            array_push($found, ...array_map(fn (string $one): string => "{$width}: {$one}", $wrong));
+        }
+        $this->otherTheme();
+        foreach (array_reverse($widths) as $width) {
+            $this->resize($width, 844);
+            $this->settle();
+            array_push($found, ...array_map(fn (string $one): string => "{$width} in the other theme: {$one}", $this->paleWords()));
+        }
+
+        return [...$found, ...$this->consoleErrors()];
     }
 
     /** This visitor's season, which is made first where there is none: without drawing a page, which takes seconds. */
@@ -441,9 +485,15 @@ abstract class BrowserTestCase extends TestCase
         return $this->browser->executeScript('return document.documentElement.scrollWidth') > $this->width;
     }
 
-    /** Changes the colours by the menu, as a person would. */
+    /** Changes the colours by the menu, as a person would; a page without one is opened again in the dark. */
     public function otherTheme(): void
     {
+        if ($this->browser->findElements(WebDriverBy::cssSelector('[data-menu]')) === []) {
+            $this->browser->executeScript("localStorage.setItem('jolly-penny-scheme', 'dark')");
+            $this->browser->navigate()->refresh();
+
+            return;
+        }
         $before = $this->find('html')->getAttribute('data-scheme');
         $this->find('[data-menu]')->click();
         $this->find('.ant-dropdown-menu-item');

@@ -80,6 +80,7 @@ function LightAndPower({ season, setup, save }: Props) {
           <EditNumber
             name={`${light.id}.watts`}
             label="Draws"
+            of={light.name}
             after="W"
             field="lights.watts"
             value={light.watts}
@@ -88,6 +89,7 @@ function LightAndPower({ season, setup, save }: Props) {
           <EditNumber
             name={`${light.id}.hours_per_day`}
             label="On for"
+            of={light.name}
             after="h a day"
             field="lights.hours_per_day"
             value={light.hours_per_day}
@@ -119,6 +121,7 @@ function Pots({ season, method, save }: Props) {
           <EditNumber
             name={`${container.id}.pack_price`}
             label={container.units_per_pack > 1 ? `A pack of ${container.units_per_pack}` : 'One costs'}
+            of={container.name}
             before={moneySign(season.currency)}
             field="containers.pack_price"
             value={container.pack_price}
@@ -128,6 +131,7 @@ function Pots({ season, method, save }: Props) {
             <EditNumber
               name={`${container.id}.life_seasons`}
               label="Lasts"
+              of={container.name}
               after="seasons"
               field="containers.life_seasons"
               value={container.life_seasons}
