@@ -1,9 +1,11 @@
 # The parts of bin/test and what each needs. To be sourced by bin/test after machine.sh.
 # shellcheck shell=bash
 
-# Feature soon, because hostile waits for it, but not while the drill's database servers need the disk; core, the longest, last.
-QUIET=(style types feature reference web core)
-ALL=("${QUIET[@]}" browser drill hostile)
+# What needs nothing of the others: tests of PHP, which are dealt to two processes, and what mostly works with one. Hostile waits for
+# feature, so that it comes before core, the longest; but not at once, when the drill's machines begin.
+DEALT=(reference feature core)
+READ=(style types web)
+ALL=("${DEALT[@]}" "${READ[@]}" drill browser hostile)
 # Processes that a part's tests are dealt to; each has a database, and for the browser an application, of its own.
 PROCESSES=2
 
