@@ -3,8 +3,24 @@
 declare(strict_types=1);
 
 use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\BrowserTestCase;
 
-// What people have set on their devices, and what they call their things.
+// What people have set on their devices, what they call their things, and where they come by an old address.
+
+/** @return int a season that is the example's file, changed by a script */
+function otherwise(BrowserTestCase $test, string $change, string $with = ''): int
+{
+    $season = $test->season();
+
+    return (int) $test->browser->executeAsyncScript(
+        'const [season, with_, done] = arguments; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN[^=]*=([^;]+)/)[1]);
+        fetch(`/api/seasons/${season}/file`).then((r) => r.json()).then((file) => { '.$change.'
+            return fetch("/api/seasons", { method: "POST", headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },
+                body: JSON.stringify({ from: "file", text: JSON.stringify(file) }) });
+        }).then((r) => r.json()).then(({ id }) => done(id));',
+        [$season, $with],
+    );
+}
 
 it('shows menus, lists and workings where they are looked for, also to whoever wants no motion', function (int $width) {
     $this->devTools('Emulation.setEmulatedMedia', ['media' => '', 'features' => [['name' => 'prefers-reduced-motion', 'value' => 'reduce']]]);
@@ -21,20 +37,27 @@ it('shows menus, lists and workings where they are looked for, also to whoever w
 })->with([1280, 390]);
 
 it('fits a phone whatever things are called', function () {
-    $this->season();
-    $season = $this->browser->executeAsyncScript(
-        'const [name, done] = arguments; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN[^=]*=([^;]+)/)[1]);
-        const called = (things) => things.forEach((thing, i) => { if (typeof thing.name === "string") thing.name = `${i} ${name}`; });
-        fetch("/api/seasons").then((r) => r.json()).then(({ seasons }) => fetch(`/api/seasons/${seasons[0].id}/file`)).then((r) => r.json()).then((file) => {
-            Object.values(file).filter(Array.isArray).forEach(called);
-            return fetch("/api/seasons", { method: "POST", headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },
-                body: JSON.stringify({ from: "file", text: JSON.stringify({ ...file, name }) }) });
-        }).then((r) => r.json()).then(({ id }) => done(id));',
-        [str_repeat('Wohlfahrtsgemüse', 5).' <b>&amp;</b>'],
-    );
+    $called = 'Object.values(file).filter(Array.isArray).forEach((things) => things.forEach((thing, i) => {
+        if (typeof thing.name === "string") thing.name = `${i} ${with_}`; })); file.name = with_;';
+    $season = otherwise($this, $called, str_repeat('Wohlfahrtsgemüse', 5).' <b>&amp;</b>');
     foreach (['list', 'bench', 'calendar', 'compare', 'shopping', 'today?day=2027-04-12', 'trays'] as $screen) {
         $this->visit("/seasons/{$season}/{$screen}", 390, 844);
         $this->settle();
         expect($this->overflows())->toBeFalse($screen)->and($this->text('main'))->toContain('Wohlfahrtsgemüse');
     }
+});
+
+it('says on each kind of screen where there is no such season, and where it has no set-up', function () {
+    foreach (['abc/today', '99999999/trays', '99999999/list'] as $gone) {
+        $this->visit("/seasons/{$gone}", 390, 844);
+        expect($this->text('main [role="alert"]'))->toContain('no such season');
+    }
+    $bare = otherwise($this, 'file.setups = [];');
+    $this->visit("/seasons/{$bare}/list", 390, 844);
+    expect($this->text('h1'))->toBe('No set-up yet');
+    $this->visit("/seasons/{$bare}/today", 390, 844);
+    expect($this->text('h1'))->toBe('No set-up yet');
+    $this->click('[data-add-setup]');
+    $this->click('.ant-dropdown-menu-item');
+    $this->find('[data-part="signal"]');
 });

@@ -5,7 +5,7 @@ import { ConflictDialog } from '../season/ConflictDialog';
 import { refusals } from '../season/refusals';
 import { useOnScreen, useSnapshot, type OnScreen } from '../season/SeasonContext';
 import { useLog } from '../season/useLog';
-import { Deleted } from './Deleted';
+import { Instead } from './Instead';
 import { LogTrouble } from './LogTrouble';
 import s from './page.module.css';
 
@@ -14,12 +14,8 @@ type Children = (shown: OnScreen) => ReactNode;
 /** A screen of the work itself: no till, but what is kept on the device, and what the server did not take. */
 export function DoingPage({ children }: { children: Children }) {
   const shown = useOnScreen();
-  if (shown === null)
-    return (
-      <main className="work" id="work" aria-busy="true">
-        <p className="quiet">Fetching your season…</p>
-      </main>
-    );
+  const { status, entry } = useSnapshot();
+  if (shown === null || status === 'deleted' || entry?.unreckoned === true) return <Instead />;
   return <Doing shown={shown}>{children}</Doing>;
 }
 
@@ -28,7 +24,6 @@ function Doing({ shown, children }: { shown: OnScreen; children: Children }) {
   const { waiting } = useLog(shown.id);
   writeMoneyOf(shown.season.currency);
   const told = useSyncExternalStore(refusals.subscribe, refusals.get);
-  if (status === 'deleted') return <Deleted />;
   const kept = waiting.length + changes;
   const says = status === 'away' ? `no signal${kept > 0 ? ` · ${kept} kept` : ''}` : kept > 0 ? `sending ${kept}…` : '';
   return (

@@ -2,14 +2,13 @@ import type { ReactNode } from 'react';
 import { useState } from 'react';
 import type { Till } from '../api/types';
 import { writeMoneyOf } from '../edit/numbers';
-import { useOnScreen, useSnapshot, useStore } from '../season/SeasonContext';
+import { useOnScreen, useSnapshot } from '../season/SeasonContext';
 import { ConflictDialog } from '../season/ConflictDialog';
 import { TillStrip, type Last } from '../till/TillStrip';
 import { WorkingDrawer, type Asked } from '../workings/WorkingDrawer';
-import { AddSetup } from './AddSetup';
-import { Deleted } from './Deleted';
 import { AskContext } from './AskContext';
 import { GuessCount } from './GuessCount';
+import { Instead } from './Instead';
 import { MadeUp } from './MadeUp';
 
 interface Props {
@@ -35,18 +34,7 @@ export function PlanningPage({ children, till, bare = false }: Props) {
   // Before anything below is drawn: after that it would be too late for its prices.
   writeMoneyOf(season?.currency ?? null);
   const shown = useOnScreen();
-  if (status === 'deleted') return <Deleted />;
-  if (season !== null && season.setups.length === 0) {
-    return (
-      <main className="work" id="work">
-        <h1>No set-up yet</h1>
-        <p>A set-up holds the pots, lights and methods of a season. Start with a ready-made one.</p>
-        <AddSetup season={season} />
-      </main>
-    );
-  }
-  if (entry?.unreckoned === true) return <Unreckoned undo={entry.history.undo} />;
-  if (shown === null) return <NotShown status={status} />;
+  if (shown === null || status === 'deleted' || entry?.unreckoned === true) return <Instead />;
   const moved = last?.setup === shown.setup.id ? { label: last.label, move: last.till } : null;
   const strip = till ?? { till: shown.pictures.till, crop: null, where: shown.setup.name, last: moved };
   return (
@@ -76,49 +64,5 @@ export function PlanningPage({ children, till, bare = false }: Props) {
       <WorkingDrawer asked={asked} ask={ask} />
       <ConflictDialog />
     </AskContext>
-  );
-}
-
-/** A season that breaks the calculation, and the ways out. */
-function Unreckoned({ undo }: { undo: string | null }) {
-  const store = useStore();
-  return (
-    <main className="work" id="work">
-      <h1>This season cannot be worked out</h1>
-      <p role="alert">
-        Something in it breaks the calculation, and the fault is noted. Nothing is lost. Undo the last change, or download the
-        season.
-      </p>
-      <p>
-        {undo !== null && (
-          <button type="button" className="plain" data-action="undo" onClick={store.undo}>
-            Undo: {undo}
-          </button>
-        )}{' '}
-        <a className="plain" href={`/api/seasons/${store.id}/file`} download>
-          Download it
-        </a>{' '}
-        <a className="plain" href="/seasons">
-          Your seasons
-        </a>
-      </p>
-    </main>
-  );
-}
-
-/** Nothing to show yet, or nothing at all. */
-function NotShown({ status }: { status: ReturnType<typeof useSnapshot>['status'] }) {
-  return (
-    <main className="work" id="work" aria-busy={status !== 'missing'}>
-      {status === 'missing' ? (
-        <p role="alert">
-          There is no such season in your garden. <a href="/seasons">Your seasons</a>
-        </p>
-      ) : status === 'away' ? (
-        <p role="alert">The server does not answer. This page tries again by itself.</p>
-      ) : (
-        <p className="quiet">Fetching your season…</p>
-      )}
-    </main>
   );
 }
