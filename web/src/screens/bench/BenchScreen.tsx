@@ -11,7 +11,7 @@ import { varietyOf } from '../../season/site';
 import { PlanningPage } from '../../page/Page';
 import { SetupPicker } from '../../page/SetupPicker';
 import { day, shortDay } from '../../words/dates';
-import { plural } from '../../words/sowing';
+import { anyOf } from '../../words/anyOf';
 import { Meter } from './Meter';
 import { PlaceFacts } from './PlaceFacts';
 import { PlacePlan } from './PlacePlan';
@@ -128,13 +128,8 @@ function Crowded({
     <ul className={s.crowded}>
       {runs.map((run) => (
         <li key={run.why + run.from} className="trouble">
-          ▲{' '}
-          {run.crops
-            .slice(0, 2)
-            .map((crop) => varietyOf(shown.season, crop))
-            .join(', ')}
-          {run.crops.length > 2 ? ` or one of ${run.crops.length - 2} ${plural(run.crops.length - 2, 'other')}` : ''}{' '}
-          {why[run.why]} from {shortDay(run.from, us)} to {shortDay(run.to, us)}.{' '}
+          ▲ {anyOf(run.crops.map((crop) => varietyOf(shown.season, crop)))} {why[run.why]} from {shortDay(run.from, us)} to{' '}
+          {shortDay(run.to, us)}.{' '}
           {run.why === 'light'
             ? 'Add a lamp, or plant out a few days earlier.'
             : run.why === 'heat'
