@@ -5,20 +5,20 @@ declare(strict_types=1);
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\BrowserTestCase;
 
-// What people have set on their devices, what they call their things, and where they come by an old address.
+// People's settings of their devices, their own names for things, and old addresses.
 
-/** @return int a season that is the example's file, changed by a script */
-function otherwise(BrowserTestCase $test, string $change, string $with = ''): int
+/** @return int a season read in from the example's file, which a script has changed */
+function importChanged(BrowserTestCase $test, string $change, string $name = ''): int
 {
     $season = $test->season();
 
     return (int) $test->browser->executeAsyncScript(
-        'const [season, with_, done] = arguments; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN[^=]*=([^;]+)/)[1]);
+        'const [season, name, done] = arguments; const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN[^=]*=([^;]+)/)[1]);
         fetch(`/api/seasons/${season}/file`).then((r) => r.json()).then((file) => { '.$change.'
             return fetch("/api/seasons", { method: "POST", headers: { "Content-Type": "application/json", "X-XSRF-TOKEN": token },
                 body: JSON.stringify({ from: "file", text: JSON.stringify(file) }) });
         }).then((r) => r.json()).then(({ id }) => done(id));',
-        [$season, $with],
+        [$season, $name],
     );
 }
 
@@ -38,8 +38,8 @@ it('shows menus, lists and workings where they are looked for, also to whoever w
 
 it('fits a phone whatever things are called', function () {
     $called = 'Object.values(file).filter(Array.isArray).forEach((things) => things.forEach((thing, i) => {
-        if (typeof thing.name === "string") thing.name = `${i} ${with_}`; })); file.name = with_;';
-    $season = otherwise($this, $called, str_repeat('Wohlfahrtsgemüse', 5).' <b>&amp;</b>');
+        if (typeof thing.name === "string") thing.name = `${i} ${name}`; })); file.name = name;';
+    $season = importChanged($this, $called, str_repeat('Wohlfahrtsgemüse', 5).' <b>&amp;</b>');
     foreach (['list', 'bench', 'calendar', 'compare', 'shopping', 'today?day=2027-04-12', 'trays'] as $screen) {
         $this->visit("/seasons/{$season}/{$screen}", 390, 844);
         $this->settle();
@@ -52,7 +52,7 @@ it('says on each kind of screen where there is no such season, and where it has 
         $this->visit("/seasons/{$gone}", 390, 844);
         expect($this->text('main [role="alert"]'))->toContain('no such season');
     }
-    $bare = otherwise($this, 'file.setups = [];');
+    $bare = importChanged($this, 'file.setups = [];');
     $this->visit("/seasons/{$bare}/list", 390, 844);
     expect($this->text('h1'))->toBe('No set-up yet');
     $this->visit("/seasons/{$bare}/today", 390, 844);

@@ -187,6 +187,19 @@ it('tells once what a method leaves out, however many stages it does so in', fun
     }
 });
 
+it('names the methods of the catalogue in the terms of the garden', function () {
+    // American growers pot up, British ones pot on: common practice, no source.
+    $named = function (array $units): string {
+        $draft = new SeasonDraft(json_decode(Seasons::json($units + Seasons::small())));
+        array_map((new Schools($draft))->ensure(...), ['cells_potted', 'small_pot']);
+
+        return (string) json_encode($draft->rows('methods'), JSON_UNESCAPED_UNICODE);
+    };
+    expect($named(['units' => 'metric']))->toContain('thinned, potted on')->toContain('"Pot on"')->toContain('a 7 cm pot')
+        ->and($named(['units' => 'us']))->toContain('thinned, potted up')->toContain('"Pot up"')->toContain('a 2¾ in pot')->not->toContain('otted on')
+        ->and($named([]))->toContain('potted up');
+});
+
 it('gives light estimated from lumens to a tenth', function () {
     // 74 lumens to a µmol for cool white (Thimijan and Heins 1983): 4,210 lumens are 56.89.
     expect(PhotonFlux::estimate(4210.0, 5000.0))->toBe(56.9);

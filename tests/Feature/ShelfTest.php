@@ -69,6 +69,20 @@ it('says every fault of a file, and makes nothing of it', function (string $text
     'empty' => ['', 'text'],
 ]);
 
+it('says what an answer can be, where it is given another', function (array $answers, string $says) {
+    [$user] = gardener();
+    $faults = $this->actingAs($user)
+        ->postJson('/api/seasons', $answers + ['from' => 'answers', 'last_frost' => '2027-05-10', 'rate' => 0.21])
+        ->assertStatus(422)
+        ->json('faults');
+    expect($faults[0]['problem'])->toContain($says);
+})->with([
+    'what nobody has' => [['have' => ['greenhouse']], 'led, old_lamp'],
+    'no guess' => [['guessed' => ['crops']], 'electricity.rate'],
+    'no beginning' => [['from' => 'nowhere'], 'demo, file or answers'],
+    'no example' => [['from' => 'demo', 'demo' => 'june'], 'may'],
+]);
+
 it('counts an answer that was left to the program as a guess until it is typed over or said to be right', function () {
     $this->actingAs(account());
     $id = $this->postJson('/api/seasons', ['from' => 'answers', 'last_frost' => '2027-05-15', 'rate' => 0.18, 'have' => [],

@@ -12,6 +12,15 @@ return [
         '$wanted * (1.0 + $loss)',
         'tests/Core/EdgesTest.php',
     ],
+    [
+        'the box of a count stays at what was known first',
+        'web/src/screens/today/CountBox.tsx',
+        'useState<number | null>(null);
+  const count',
+        'useState<number | null>(value);
+  const count',
+        'web/src/screens/today/CountBox.test.tsx',
+    ],
     ['late when ready exactly on target', 'core/Plan/Calendar/Timetable.php', 'max(0, -$waiting)', 'max(1, -$waiting)', 'tests/Core/EdgesTest.php'],
     [
         'the verdict\'s order swapped',

@@ -58,6 +58,9 @@ it('says a catalogue\'s packs and pots as a US shop does', function (string $nam
     ['Fish emulsion, 0.95 L', 'Fish emulsion, 32 fl oz'],
     ['Square pot, 3½ in trade size (8.3 cm)', 'Square pot, 3½ in trade size'],
     ['9 cm square pot', '3½ in square pot'],
+    // American growers pot up: common practice, no source.
+    ['Two to a cell, thinned, potted on', 'Two to a cell, thinned, potted up'],
+    ['Pot on', 'Pot up'],
     ['Peat pellet 42 mm', 'Peat pellet 1¾ in'],
     ['LED shop light, 1.2 m', 'LED shop light, 4 ft'],
     ['72-cell insert', '72-cell insert'],

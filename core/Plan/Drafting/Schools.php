@@ -62,7 +62,8 @@ final readonly class Schools
                 return Cell::text($row->id);
             }
         }
-        $method->name = implode(', ', [Cell::text($method->name), ...array_filter(array_map(fn (string $word): string => self::WORDS[$word] ?? '', $words))]);
+        $name = implode(', ', [Cell::text($method->name), ...array_filter(array_map(fn (string $word): string => self::WORDS[$word] ?? '', $words))]);
+        $method->name = $this->draft->localName($name);
         unset($method->school, $method->source);
         $method->meta = (object) [SeasonDraft::MARK => $mark];
         $method->needs = array_map(fn (string $gear): string => $this->draft->ensure('gear', $gear), Cell::texts($method->needs ?? []));
@@ -117,6 +118,7 @@ final readonly class Schools
 
     private function stage(stdClass $stage): void
     {
+        $stage->name = $this->draft->localName(Cell::text($stage->name));
         $stage->place = $this->draft->place(Cell::text($stage->place));
         if (isset($stage->container)) {
             $stage->container = $this->draft->ensure('containers', Cell::text($stage->container));

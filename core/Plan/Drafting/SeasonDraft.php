@@ -135,11 +135,17 @@ final class SeasonDraft
     public function catalogueRow(string $list, string $id): array
     {
         $row = $this->catalogue->seasonRow($list, $id, $this->currency());
-        if (($this->document->units ?? '') === 'us' && is_string($row['name'] ?? null)) {
-            $row['name'] = NameInUsUnits::convert($row['name']);
+        if (is_string($row['name'] ?? null)) {
+            $row['name'] = $this->localName($row['name']);
         }
 
         return $row;
+    }
+
+    /** A name of the catalogue in this season's units and terms. */
+    public function localName(string $name): string
+    {
+        return ($this->document->units ?? 'us') === 'us' ? NameInUsUnits::convert($name) : $name;
     }
 
     /** What the catalogue asks for a row that came from it; null where the row or the key did not. */

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Season\Units;
 
 /**
- * Names of bags and pots as a US shop says them: "Perlite, 56 L" is "Perlite, 59 qt", "5 cm soil block" is "2 in soil block". The
- * amounts themselves are the season's, to the litre; a name only says about how much.
+ * Names as US shops and growers say them: "Perlite, 56 L" is "Perlite, 59 qt", "5 cm soil block" is "2 in soil block", "Pot on" is
+ * "Pot up". The amounts themselves are the season's, to the litre; a name only says about how much.
  */
 final readonly class NameInUsUnits
 {
+    /** Common practice, no source. */
+    private const TERMS = ['Pot on' => 'Pot up', 'potted on' => 'potted up'];
+
     private const QUARTERS = ['', '¼', '½', '¾'];
 
     /** Smaller packs are said in fluid ounces. Litres. */
@@ -17,6 +20,7 @@ final readonly class NameInUsUnits
 
     public static function convert(string $name): string
     {
+        $name = strtr($name, self::TERMS);
         // Where inches stand already, the centimetres beside them go: "8.3 cm (3½ in trade size)".
         if (preg_match('/\d[¼½¾]? in\b/u', $name) === 1) {
             return trim((string) preg_replace(['/\(?\b[\d.]+ cm\)?/u', '/^(.*?), *\((.*)\)$/u'], ['', '$1, $2'], $name), ' ,');

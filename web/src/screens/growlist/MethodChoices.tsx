@@ -4,6 +4,7 @@ import { useStore } from '../../season/SeasonContext';
 import { useCatalogue } from '../../season/useCatalogue';
 import { money } from '../../words/money';
 import { certainty, warningWords } from '../../words/sowing';
+import { spelled } from '../../words/spelling';
 import type { PanelProps } from './panel';
 
 /** The catalogue's method that a season's method was made from. */
@@ -51,7 +52,7 @@ export function MethodChoices({ shown: { season, setup }, crop, facts: { lot, ra
                   />{' '}
                   {row ? methodName(season, row.id) : 'Bought at the nursery'}
                 </label>
-                {school && <small className="quiet">{school}</small>}
+                {school && <small className="quiet">{spelled(school, season.units === 'us')}</small>}
                 {failed && <small className="trouble">▲ {warningWords(choice.warnings[0] ?? '')}</small>}
               </th>
               <td className="mono">

@@ -9,6 +9,7 @@ import { useCatalogue } from '../../season/useCatalogue';
 import { PlanningPage } from '../../page/Page';
 import { SetupPicker } from '../../page/SetupPicker';
 import { upper } from '../../words/sowing';
+import { spelled } from '../../words/spelling';
 import { methodOptions } from '../../season/methods';
 import { MethodEditor } from './MethodEditor';
 import s from './raising.module.css';
@@ -33,7 +34,10 @@ function useMenuOfMethods(season: OnScreen['season']) {
       key: 'schools',
       type: 'group' as const,
       label: 'From the catalogue',
-      children: Object.entries(catalogue?.schools ?? {}).map(([id, school]) => ({ key: `s:${id}`, label: upper(school) })),
+      children: Object.entries(catalogue?.schools ?? {}).map(([id, school]) => ({
+        key: `s:${id}`,
+        label: upper(spelled(school, season.units === 'us')),
+      })),
     },
   ];
 }
