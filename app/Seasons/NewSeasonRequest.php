@@ -70,9 +70,9 @@ final class NewSeasonRequest extends FormRequest
             'text.max' => 'The file is over 5 MB. A season is far smaller: check that it is the right file.',
             'list.max' => 'The list is too long. Give at most 20,000 letters; add the rest afterwards.',
             'text.required_if' => 'The file is empty. Give a season file.',
-            'from.*' => 'Say what the season begins with: demo, file or answers.',
-            'demo.*' => 'There is no such example. These are there: '.implode(', ', DemoSeason::NAMES).'.',
-            'have.*' => 'Say what you have by these names: '.implode(', ', array_keys(Starter::THINGS)).'.',
+            'from.*' => 'A season begins from one of these: demo, file, answers.',
+            'demo.*' => 'There is no such example. Choose from these: '.implode(', ', DemoSeason::NAMES).'.',
+            'have.*' => 'There is no such equipment. Choose from these: '.implode(', ', array_keys(Starter::THINGS)).'.',
             'guessed.*' => 'These answers can be guesses: '.implode(', ', GuessedAnswers::PATHS).'.',
         ];
     }

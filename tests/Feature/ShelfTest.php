@@ -79,7 +79,7 @@ it('says what an answer can be, where it is given another', function (array $ans
 })->with([
     'what nobody has' => [['have' => ['greenhouse']], 'led, old_lamp'],
     'no guess' => [['guessed' => ['crops']], 'electricity.rate'],
-    'no beginning' => [['from' => 'nowhere'], 'demo, file or answers'],
+    'no beginning' => [['from' => 'nowhere'], 'demo, file, answers'],
     'no example' => [['from' => 'demo', 'demo' => 'june'], 'may'],
 ]);
 
