@@ -8,7 +8,7 @@ import { today, weekdayAnd } from '../../words/dates';
 import { DayHead } from './DayHead';
 import { JobLine } from './JobLine';
 import { Marked } from './Marked';
-import { dayToShow, onDay, useJobs } from './useJobs';
+import { dayIn, dayToShow, onDay, useJobs } from './useJobs';
 import { Tonight } from './Tonight';
 import { WriteDown } from './WriteDown';
 import { Written } from './Written';
@@ -47,7 +47,7 @@ function Day({ shown: { id, season, setup, revision } }: { shown: OnScreen }) {
   const [opened, open] = useState<{ date: string; job: string } | null>(null);
   const [last, setLast] = useState<{ job: Job; ids: string[] } | null>(null);
   const us = season.units === 'us';
-  const asked = query.get('day');
+  const asked = dayIn(query.get('day'));
   const date = asked ?? (jobs ? dayToShow(jobs, lastOn, today()) : today());
   const { own, late } = onDay(jobs ?? [], date);
   const open_ = [...late, ...own].filter((job) => job.done_on === null);

@@ -3,7 +3,7 @@ import { expect, it } from 'vitest';
 import type { Job, LogEntry, RowPicture } from '../../api/types';
 import { withWaiting } from '../../season/useLog';
 import { cellsOf } from '../trays/useTrays';
-import { dayToShow, onDay } from './useJobs';
+import { dayIn, dayToShow, onDay } from './useJobs';
 
 const job = (id: string, date: string, more: Partial<Job> = {}): Job =>
   ({ id, date, until: '2027-05-01', done_on: null, entries: [], counted: null, kind_of_entry: 'sown', ...more }) as Job;
@@ -50,4 +50,15 @@ it('draws as many plants as there are', () => {
   expect(cellsOf(run, null)).toEqual(['seed', 'seed', 'seed', 'seed']);
   expect(cellsOf({ ...run, filled: false }, null)).toEqual(['planned', 'planned', 'planned', 'planned']);
   expect(cellsOf({ ...run, left: true }, 3)).toEqual(['empty', 'empty', 'empty', 'empty']);
+});
+
+it('takes no day from an address that names none', () => {
+  expect(['2027-05-09', 'nonsense', '2027-13-40', '2027-5-9', '', null].map(dayIn)).toEqual([
+    '2027-05-09',
+    null,
+    null,
+    null,
+    null,
+    null,
+  ]);
 });

@@ -33,6 +33,10 @@ export function onDay(jobs: Job[], date: string): { own: Job[]; late: Job[] } {
 const FAR_MS = 40 * 86_400_000;
 const at = (date: string) => new Date(`${date}T00:00:00Z`).getTime();
 
+/** The day that an address asks for; null where it names none. */
+export const dayIn = (asked: string | null): string | null =>
+  asked !== null && /^\d{4}-\d\d-\d\d$/.test(asked) && !Number.isNaN(at(asked)) ? asked : null;
+
 /** Today; in a season far from today the first day from the last entry on with something left to do. */
 export function dayToShow(jobs: Job[], lastOn: string | null, now: string): string {
   const dates = jobs.map(({ date }) => date);
