@@ -29,7 +29,8 @@ it('shows menus, lists and workings where they are looked for, also to whoever w
     foreach ($places as $pressed => $opened) {
         $this->click($pressed);
         $inSight = $this->waitFor(fn () => $this->browser->executeScript('const box = document.querySelector(arguments[0])?.getBoundingClientRect();
-            return box !== undefined && box.height > 0 && box.left >= 0 && box.top >= 0 && box.right <= innerWidth && box.top < innerHeight', [$opened]) ?: null,
+            return box !== undefined && box.height > 0 && box.left >= 0 && box.right <= innerWidth
+                && box.top >= 0 && box.top < innerHeight', [$opened]) ?: null,
             "\"{$opened}\" to be in sight");
         expect($inSight)->toBeTrue();
         $this->browser->getKeyboard()->sendKeys(WebDriverKeys::ESCAPE);

@@ -29,7 +29,10 @@
   @foreach ($api['components']['schemas'] as $title => $schema)
     <article id="schema-{{ $title }}">
       <h3>{{ $title }}</h3>
-      <details><summary class="quiet">{{ $schema['description'] ?? "keys of {$title}" }}</summary><pre>{{ json_encode($schema, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE) }}</pre></details>
+      <details>
+        <summary class="quiet">{{ $schema['description'] ?? "keys of {$title}" }}</summary>
+        <pre>{{ json_encode($schema, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE) }}</pre>
+      </details>
     </article>
   @endforeach
 @endsection
