@@ -23,7 +23,7 @@ function importChanged(BrowserTestCase $test, string $change, string $name = '')
 }
 
 it('shows menus, lists and workings where they are looked for, also to whoever wants no motion', function (int $width) {
-    $this->devTools('Emulation.setEmulatedMedia', ['media' => '', 'features' => [['name' => 'prefers-reduced-motion', 'value' => 'reduce']]]);
+    $this->lessMotion();
     $this->openScreen('list', $width, 844);
     $places = ['[data-menu]' => '.ant-dropdown', '.list-tools .ant-select' => '.ant-select-dropdown', '[data-figure="per_finished"]' => '.ant-drawer-body'];
     foreach ($places as $pressed => $opened) {
