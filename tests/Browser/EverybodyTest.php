@@ -37,6 +37,19 @@ it('shows menus, lists and workings where they are looked for, also to whoever w
     }
 })->with([1280, 390]);
 
+it('says within the page why a number cannot be used, also at its right edge', function (int $width) {
+    $this->openScreen('bench', $width, 844);
+    $this->settle();
+    $name = $this->browser->executeScript('const right = (field) => field.getBoundingClientRect().right;
+        return [...document.querySelectorAll("main input[inputmode=decimal]")].filter((field) => field.checkVisibility() && field.name !== "")
+            .sort((a, b) => right(b) - right(a))[0].name');
+    $this->type($name, '1e9');
+    $box = $this->find('main [role="alert"]');
+    expect($box->getText())->toContain('Until then')
+        ->and($box->getLocation()->getX())->toBeGreaterThan(0)
+        ->and($this->overflows())->toBeFalse();
+})->with([1280, 390]);
+
 it('fits a phone whatever things are called', function () {
     $called = 'Object.values(file).filter(Array.isArray).forEach((things) => things.forEach((thing, i) => {
         if (typeof thing.name === "string") thing.name = `${i} ${name}`; })); file.name = name;';
@@ -48,11 +61,14 @@ it('fits a phone whatever things are called', function () {
     }
 });
 
-it('says on each kind of screen where there is no such season, and where it has no set-up', function () {
+it('says on each kind of screen where there is no such season or crop, and where it has no set-up', function () {
     foreach (['abc/today', '99999999/trays', '99999999/list'] as $gone) {
         $this->visit("/seasons/{$gone}", 390, 844);
         expect($this->text('main [role="alert"]'))->toContain('no such season');
     }
+    // Nor does it show another crop instead.
+    $this->openScreen('crops/gone', 390, 844);
+    expect($this->text('h1'))->toBe('No such crop');
     $bare = importChanged($this, 'file.setups = [];');
     $this->visit("/seasons/{$bare}/list", 390, 844);
     expect($this->text('h1'))->toBe('No set-up yet');

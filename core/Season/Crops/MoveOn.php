@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyPenny\Core\Season\Crops;
 
-/** Pot on only as many as the list needs, or every plant alive. */
+/** Move on only as many as the list needs, or every plant alive. */
 enum MoveOn: string
 {
     case Enough = 'enough';

@@ -2235,7 +2235,7 @@ export interface components {
                     seeds?: number;
                 } | null;
                 /**
-                 * @description pot on as many as are needed, or all
+                 * @description move on as many as are needed, or all
                  * @default enough
                  * @enum {unknown}
                  */

@@ -3,6 +3,7 @@ import { memo, useId, type KeyboardEvent } from 'react';
 import { useFieldName } from './typed';
 import { useDraft, type Parsed } from './useDraft';
 import { moveInGrid } from './moveInGrid';
+import { Why } from './Why';
 import s from './edit.module.css';
 
 interface Props<T> {
@@ -73,11 +74,7 @@ function CellField<T>({
         onBlur={() => void draft.commit()}
         onKeyDown={onKeyDown}
       />
-      {draft.why !== null && (
-        <span className={s.cellWhy} id={`${id}-why`} role="alert">
-          {draft.why} Until then {show(value)} stays.
-        </span>
-      )}
+      {draft.why !== null && <Why id={`${id}-why`} why={draft.why} stays={show(value)} />}
     </span>
   );
 }

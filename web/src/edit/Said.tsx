@@ -7,6 +7,7 @@ import { boundsOf } from './bounds';
 import { parseNumber, parseShare, showNumber } from './numbers';
 import { useFieldName } from './typed';
 import { useDraft, type Parsed } from './useDraft';
+import { Why } from './Why';
 import s from './edit.module.css';
 
 interface TextProps<T> {
@@ -48,11 +49,7 @@ export function Said<T>({ label, name, value, show, parse, save, inputMode = 'te
           if (event.key === 'Escape') draft.reset();
         }}
       />
-      {draft.why !== null && (
-        <span className={s.cellWhy} id={`${id}-why`} role="alert">
-          {draft.why} Until then {show(value) || 'nothing'} stays.
-        </span>
-      )}
+      {draft.why !== null && <Why id={`${id}-why`} why={draft.why} stays={show(value) || 'nothing'} />}
     </span>
   );
 }

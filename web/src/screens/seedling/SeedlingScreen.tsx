@@ -20,17 +20,21 @@ export function SeedlingScreen() {
   const { crop: wish } = useParams();
   const shown = useOnScreen();
   const { last } = useSnapshot();
-  const crop = shown?.season.crops.find(({ id }) => id === wish) ?? shown?.season.crops[0];
+  const crop = shown?.season.crops.find(({ id }) => id === wish);
   const picture = crop && shown?.picture(crop.id);
   const result = crop && shown?.cropResult(crop.id);
   if (!shown || !crop || !picture || !result)
     return (
       <PlanningPage>
-        {shown && (
-          <p>
-            There is no such crop on the list. <Link to={`/seasons/${shown.id}/list`}>The grow list</Link>
-          </p>
+        {shown && !crop && (
+          <>
+            <h1>No such crop</h1>
+            <p>
+              It is not on the list, or not any more. <Link to={`/seasons/${shown.id}/list`}>The grow list</Link>
+            </p>
+          </>
         )}
+        {crop && <p className="quiet">Working it out…</p>}
       </PlanningPage>
     );
   return (
