@@ -47,6 +47,8 @@ it('takes back and does again whatever was changed', function (array $path, mixe
     'a split' => [['crops', 'copper-kettle', 'split'], null, ['keep' => 4, 'give' => 2, 'sell' => 0]],
     'a stage' => [['methods', 'cells-pots', 'stages', 1, 'days'], 18, 20],
     'an override' => [['setups', 'bench', 'overrides', 'ink-pot'], null, 'blocks'],
+    'days to sow on, where the season keeps nothing of the kind' => [['meta'], null, ['habits' => ['sow_days' => [6], 'away' => []]]],
+    'a guess that is right, where the lamp says nothing of guesses' => [['lights', 'led', 'meta'], null, ['known' => ['watts']]],
     'a packet to own seed' => [['seed_lots', 'egg', 'test'], null, ['sown' => 20, 'sprouted' => 17]],
 ]);
 

@@ -334,6 +334,13 @@ return [
         'tests/Feature/EditingTest.php',
     ],
     [
+        'what was not there before an edit is null after its undo',
+        'core/Season/File/DocumentPath.php',
+        '$value === null && SeasonSchema::get()->mayBeLeftOut($this->keys)',
+        'false',
+        'tests/Feature/EditingTest.php',
+    ],
+    [
         'an id changed by an edit',
         'core/Season/File/DocumentPath.php',
         'in_array($key, self::FIXED, true)',

@@ -63,8 +63,8 @@ final readonly class DocumentPath
         }
         $last = $this->keys[count($this->keys) - 1];
         if ($target instanceof stdClass) {
-            // A set-up's word on a crop is there or not; it is never null.
-            if ($value === null && ($this->keys[count($this->keys) - 2] ?? null) === 'overrides') {
+            // What is there or not, and never null: a set-up's word on a crop, what somebody keeps beside the sums.
+            if ($value === null && SeasonSchema::get()->mayBeLeftOut($this->keys)) {
                 unset($target->{$last});
             } else {
                 $target->{$last} = $value;

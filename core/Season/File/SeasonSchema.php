@@ -90,6 +90,20 @@ final class SeasonSchema
     }
 
     /**
+     * Whether a document need not have this key, which then has no value of its own: neither a default nor null.
+     *
+     * @param  list<string|int>  $keys
+     */
+    public function mayBeLeftOut(array $keys): bool
+    {
+        $node = $this->at($keys);
+        $above = $this->at(array_slice($keys, 0, -1));
+
+        return $node !== null && ! property_exists($node, 'default') && ! in_array('null', (array) ($node->type ?? []), true)
+            && ! in_array(end($keys), (array) ($above->required ?? []), true);
+    }
+
+    /**
      * Every value with its key's path: "lights.hours_per_day".
      *
      * @return array<string, stdClass>

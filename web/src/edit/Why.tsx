@@ -12,8 +12,10 @@ interface Props {
 /** Why what stands in a field of a line or sentence cannot be used: below it, and within the width of the page. */
 export function Why({ id, why, stays }: Props) {
   const within = (box: HTMLSpanElement | null) => {
-    const over = box === null ? 0 : box.getBoundingClientRect().right + EDGE - document.documentElement.clientWidth;
-    if (box !== null && over > 0) box.style.left = `${String(-over)}px`;
+    if (box === null) return;
+    box.style.left = '0';
+    const over = box.getBoundingClientRect().right + EDGE - document.documentElement.clientWidth;
+    if (over > 0) box.style.left = `${String(-over)}px`;
   };
   return (
     <span className={s.cellWhy} id={id} role="alert" ref={within}>
