@@ -34,7 +34,7 @@ export function SeedlingScreen() {
             </p>
           </>
         )}
-        {crop && <p className="quiet">Working it out…</p>}
+        {crop && <p aria-busy="true">Working it out…</p>}
       </PlanningPage>
     );
   return (
