@@ -58,7 +58,7 @@ abstract class BrowserTestCase extends TestCase
         $this->unkept = $this->onEachPage('navigator.serviceWorker.register = () => new Promise(() => {}); window.requestIdleCallback = () => 0;');
         $this->onEachPage('{ window.stillAsked = 0; const ask = window.fetch;
             window.fetch = (...asked) => { stillAsked++; return ask(...asked).finally(() => stillAsked--); }; }');
-        // Menus that slide take a seventh of the time of all tests: three visitors in four ask for less motion, others in another run.
+        // Menus that slide take a seventh of these tests' time: three visitors in four ask for less motion, and in each run other ones.
         if (crc32(getenv('JOLLY_SEED').$this->nameWithDataSet()) % 4 !== 0) {
             $this->lessMotion();
         }
