@@ -313,20 +313,32 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
-    /** Clicks what the selector finds, in the middle of the window where nothing lies over it, once it stands still there. */
+    /** Clicks what the selector finds, in the middle of the window where nothing lies over it; once more where it moved away meanwhile. */
     public function click(string $css): void
     {
         $this->waitFor(function () use ($css): ?bool {
             $element = $this->find($css);
-            $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$element]);
+            $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" }); window.clicked = null;
+                document.addEventListener("click", ({ target }) => { window.clicked ??= target; }, { capture: true, once: true });', [$element]);
             try {
                 $element->click();
             } catch (ElementNotInteractableException|ElementClickInterceptedException) {
                 return null;
             }
 
-            return true;
+            return $this->missed($element) ? null : true;
         }, "\"{$css}\" to be clickable");
+    }
+
+    /** Whether the last click met something else: what is known is shown at once, and moves when the server's answer comes. */
+    private function missed(RemoteWebElement $element): bool
+    {
+        try {
+            return $this->browser->executeScript('return window.clicked instanceof Node && ! arguments[0].contains(window.clicked)', [$element]) === true;
+        } catch (Throwable) {
+            // It is gone, as what it was to do.
+            return false;
+        }
     }
 
     /** Drags what the selector finds to the right, as a hand does: down, along in steps, up. */
