@@ -1,4 +1,7 @@
-/** What a garden with US units calls it; the texts are written for the others. Names that come from the catalogue are put into these terms by the core (NameInUsUnits). */
+/**
+ * What a garden with US units calls it; the texts are written for the others. Names that come from the catalogue are put into these terms by
+ * the core (NameInUsUnits).
+ */
 const AMERICAN: readonly (readonly [british: string, american: string])[] = [
   ['potted on', 'potted up'],
   ['pot on', 'pot up'],
