@@ -58,7 +58,7 @@ abstract class BrowserTestCase extends TestCase
         $this->unkept = $this->onEachPage('navigator.serviceWorker.register = () => new Promise(() => {}); window.requestIdleCallback = () => 0;');
         $this->onEachPage('{ window.stillAsked = 0; const ask = window.fetch;
             window.fetch = (...asked) => { stillAsked++; return ask(...asked).finally(() => stillAsked--); }; }');
-        // Menus that slide take a seventh of these tests' time: three visitors in four ask for less motion, and in each run other ones.
+        // Menus that slide take a seventh of these tests' time: three visitors in four ask for less motion. The seed says which.
         if (crc32(getenv('JOLLY_SEED').$this->nameWithDataSet()) % 4 !== 0) {
             $this->lessMotion();
         }
@@ -336,7 +336,7 @@ abstract class BrowserTestCase extends TestCase
         try {
             return $this->browser->executeScript('return window.clicked instanceof Node && ! arguments[0].contains(window.clicked)', [$element]) === true;
         } catch (Throwable) {
-            // It is gone, as what it was to do.
+            // The click took effect: what was clicked is gone.
             return false;
         }
     }

@@ -63,7 +63,7 @@ final readonly class DocumentPath
         }
         $last = $this->keys[count($this->keys) - 1];
         if ($target instanceof stdClass) {
-            // What is there or not, and never null: a set-up's word on a crop, what somebody keeps beside the sums.
+            // Some keys are there or not there, and never null: what a set-up says of a crop, what somebody keeps beside the sums.
             if ($value === null && SeasonSchema::get()->mayBeLeftOut($this->keys)) {
                 unset($target->{$last});
             } else {

@@ -90,7 +90,7 @@ final class SeasonSchema
     }
 
     /**
-     * Whether a document need not have this key, which then has no value of its own: neither a default nor null.
+     * Whether a document may leave this key out, and has no other way to say nothing there: no default, and no null.
      *
      * @param  list<string|int>  $keys
      */
