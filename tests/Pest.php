@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Tests\Browser\BrowserTestCase;
 use Tests\FeatureTestCase;
 
-pest()->extend(FeatureTestCase::class)->in('Feature');
+pest()->extend(FeatureTestCase::class)->in('Feature', 'Answers');
 pest()->extend(BrowserTestCase::class)->in('Browser');
 
 /** A figure to a relative tolerance; small ones to an absolute one. */

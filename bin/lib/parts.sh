@@ -2,8 +2,8 @@
 # shellcheck shell=bash
 
 # What needs nothing of the others: tests of PHP, which are dealt to two processes, and what mostly works with one. Hostile waits for
-# feature, so that it comes before core, the longest; but not at once, when the drill's machines begin.
-DEALT=(reference feature core)
+# feature and answers, so that these come before core, the longest; but not at once, when the drill's machines begin.
+DEALT=(reference feature answers core)
 READ=(style types web)
 ALL=("${DEALT[@]}" "${READ[@]}" drill browser hostile)
 # Processes that a part's tests are dealt to; each has a database, and for the browser an application, of its own.
@@ -39,15 +39,16 @@ prepare_parts() {
   local more=()
   if wants browser; then more+=(chromium chromium-driver); fi
   # The ledger's workbook is recomputed by another program, labels are measured on the PDF and their codes read back.
-  if wants feature; then more+=(libreoffice-calc-nogui poppler-utils zbar-tools); fi
+  if wants feature; then more+=(libreoffice-calc-nogui zbar-tools); fi
+  if wants feature answers; then more+=(poppler-utils); fi
   debian_packages "${more[@]}"
   if wants browser; then light_browser; fi
   php_requirements
-  if wants style reference feature web browser drill hostile; then npm_requirements; fi
-  if wants feature browser hostile; then start_postgres; fi
+  if wants style reference feature answers web browser drill hostile; then npm_requirements; fi
+  if wants feature answers browser hostile; then start_postgres; fi
   # Pages name the files of the built front end.
-  if wants feature browser drill hostile; then front_end; fi
-  if wants feature; then test_database feature 8117; test_database feature2 8117; fi
+  if wants feature answers browser drill hostile; then front_end; fi
+  if wants feature answers; then test_database feature 8117; test_database feature2 8117; fi
   if wants browser hostile; then
     serve_for_tests test 8117; export JOLLY_URL=http://127.0.0.1:$PORT
     if wants browser; then serve_for_tests test2 8217; export JOLLY_URL2=http://127.0.0.1:$PORT; fi
@@ -103,6 +104,18 @@ in_the_browser() {
   [ "$(grep -o '<testcase ' "$report" | wc -l)" -ge "${failed%% *}" ]
 }
 
+# answers: the stories of the answer book, every second one in a process of its own.
+answers() {
+  local half processes=() verdict=0
+  for half in $(seq "$PROCESSES"); do
+    JOLLY_HALF=$half TEST_TOKEN=$half php -d memory_limit=1G vendor/bin/pest tests/Answers --colors=never --order-by=random \
+      --random-order-seed="$SEED" &
+    processes+=($!)
+  done
+  for half in "${processes[@]}"; do wait "$half" || verdict=1; done
+  return "$verdict"
+}
+
 run_part() {
   local part=$1 began=$SECONDS verdict=FAILED
   printf '\n== %s\n' "$part"
@@ -110,6 +123,7 @@ run_part() {
     style) bin/packages; vendor/bin/pint --test && npm run --silent format && npm run --silent lint ;;
     types) all_stan ;;
     web) web_checks ;;
+    answers) answers ;;
     core | reference | feature) pest "$part" "${dealt[@]}" ;;
     browser) for_the_web; in_the_browser ;;
     drill) pest drill ;;

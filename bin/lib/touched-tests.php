@@ -2,7 +2,8 @@
 
 // touched-tests.php [REF]: the test files that the changes since REF touch, a line each. Without REF: what is not committed, or, where
 // everything is, the last commit. A test is touched when it is itself changed, names a changed class, or is named after the changed
-// file's folder or controller. What data or settings change touches all of the core. bin/test without --changed stays the whole.
+// file's folder or controller; the answer book by whatever it is told from. What data or settings change touches all of the core. bin/test
+// without --changed stays the whole.
 
 declare(strict_types=1);
 
@@ -21,6 +22,8 @@ $changed = [...lines('git diff --name-only --diff-filter=d '.escapeshellarg($ref
 $tests = lines('git ls-files --cached --others --exclude-standard "tests/*Test.php"');
 $words = $files = [];
 foreach ($changed as $file) {
+    // Whatever of these it was, the book says whether an answer changed.
+    preg_match('#^(core|app|routes|catalogue|database|tests/Answers)/#', $file) !== 1 || $files['tests/Answers/AnswersTest.php'] = true;
     if (preg_match('#^tests/(Core|Reference|Feature|Browser|Drill|Hostile)/\w+Test\.php$#', $file) === 1) {
         $files[$file] = true;
     } elseif (preg_match('#^(core|app|tests)/(?:.*/)?(\w+)/(\w+)\.php$#', $file, $match) === 1) {
