@@ -1,3 +1,4 @@
 import { defineConfig } from 'vitest/config';
 
-export default defineConfig({ test: { include: ['web/**/*.test.{ts,tsx}', 'tests/Web/**/*.test.ts'] } });
+// Screens are drawn whole and pressed all over in one test each.
+export default defineConfig({ test: { include: ['web/**/*.test.{ts,tsx}', 'tests/Web/**/*.test.{ts,tsx}'], testTimeout: 120_000 } });

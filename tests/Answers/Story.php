@@ -20,6 +20,7 @@ final readonly class Story
      * @param  list<string>  $commands  of the command line; those that take long are asked of few stories
      * @param  bool  $asksAll  also what ships with the program and what is of the whole garden; and the other format of the workbook
      * @param  bool  $drawsPapers  labels and workbooks, which take long
+     * @param  bool  $drawsScreens  the front end's tests draw every screen of it
      * @param  list<string>  $leaves  routes that say the same in another story: the plan's own do not move with what is lived
      */
     private function __construct(
@@ -31,6 +32,7 @@ final readonly class Story
         public array $commands,
         public bool $asksAll,
         public bool $drawsPapers,
+        public bool $drawsScreens,
         public array $leaves,
     ) {
     }
@@ -52,6 +54,6 @@ final readonly class Story
         $told = json_decode((string) file_get_contents(self::FOLDER."/{$name}.json"), flags: JSON_THROW_ON_ERROR);
 
         return new self($name, $told->about, $told->steps, $told->days, $told->setups, $told->commands ?? CommandLine::QUICK, $told->asks_all ?? false, $told->draws_papers ?? false,
-            $told->leaves ?? []);
+            $told->draws_screens ?? false, $told->leaves ?? []);
     }
 }

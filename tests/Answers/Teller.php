@@ -49,17 +49,20 @@ final class Teller
         $this->book = new Book;
     }
 
-    public static function tell(FeatureTestCase $test, Story $story): Book
+    /** @return array{Book, ?string} what is said, and the answers that screens are drawn from, where the story is one of theirs */
+    public static function tell(FeatureTestCase $test, Story $story): array
     {
         $teller = new self($test, $story);
         try {
             $teller->live();
-            $teller->ask();
+            $season = (string) $test->getJson("/api/seasons/{$teller->ids['season']}/file")->assertOk()->getContent();
+            $screens = $story->drawsScreens ? $teller->forScreens(json_decode($season, flags: JSON_THROW_ON_ERROR)) : null;
+            $teller->ask($season);
         } finally {
             Carbon::setTestNow();
         }
 
-        return $teller->book;
+        return [$teller->book, $screens];
     }
 
     private function live(): void
@@ -88,9 +91,28 @@ final class Teller
         return str_replace(array_map(fn (string $name): string => "{{$name}}", array_keys($this->ids)), $this->ids, $text);
     }
 
-    private function ask(): void
+    private function forScreens(stdClass $document): string
     {
-        $season = (string) $this->test->getJson("/api/seasons/{$this->ids['season']}/file")->assertOk()->getContent();
+        $answers = new ScreenAnswers;
+        [$day, $setup] = [$this->story->days[0], $this->story->setups[0]];
+        $values = [...array_map(fn (string $id): array => [$id], $this->ids), ...$this->values($document), 'on' => [$day], 'showSeason.setup' => [null, ...array_column($document->setups, 'id')],
+            'methodGrowth.crop' => [null, ...array_column($document->crops, 'id')], 'method' => array_column($document->methods, 'id'), 'figure' => ['cost'],
+            'guesses.setup' => array_column($document->setups, 'id'), 'ranked' => ['false', 'true'], 'up' => [null], 'cover' => ['0'], 'goingOut.crop' => [null],
+            'seasons' => ['5'], 'price_rise' => ['0', '0.03']];
+        foreach (Routes::all(true) as $route) {
+            if ($route->type === 'application/json' && ! in_array($route->name, ['downloadSeason', 'resultFile', 'exportAccount'], true) && $this->isInReach($route)) {
+                foreach ($route->requests($values) as $path) {
+                    $response = $this->test->get($path, ['Accept' => 'application/json']);
+                    $response->getStatusCode() !== 200 || $answers->add($path, self::contentOf($response));
+                }
+            }
+        }
+
+        return $answers->text($day, $setup);
+    }
+
+    private function ask(string $season): void
+    {
         $values = [...array_map(fn (string $id): array => [$id], $this->ids), ...$this->values(json_decode($season, flags: JSON_THROW_ON_ERROR))];
         foreach ($this->story->days as $n => $day) {
             Carbon::setTestNow("{$day}T12:00:00Z");
@@ -121,15 +143,16 @@ final class Teller
     }
 
     /** A story without a place of the weather or something worked out has nothing to ask of it; and none has a picture. */
+    private function isInReach(Routes $route): bool
+    {
+        $missing = array_filter(['token', 'place', 'work'], fn (string $name): bool => ! isset($this->ids[$name]) && str_contains($route->path, "{{$name}}"));
+
+        return $missing === [];
+    }
+
     private function asks(Routes $route, bool $isFirstDay): bool
     {
-        foreach (['token', 'place', 'work'] as $name) {
-            if (str_contains($route->path, "{{$name}}") && ! isset($this->ids[$name])) {
-                return false;
-            }
-        }
-
-        return ! in_array($route->name, $this->story->leaves, true)
+        return $this->isInReach($route) && ! in_array($route->name, $this->story->leaves, true)
             && ($isFirstDay || ! in_array($route->name, self::ON_THE_FIRST_DAY, true))
             && ($this->story->drawsPapers || ! in_array($route->name, self::PAPERS, true));
     }
@@ -137,7 +160,7 @@ final class Teller
     private function hear(string $route, string $asked, string $type, TestResponse $response): void
     {
         $status = $response->getStatusCode();
-        $content = (string) ($response->baseResponse instanceof StreamedResponse ? $response->streamedContent() : $response->getContent());
+        $content = self::contentOf($response);
         $status < 500 || throw new RuntimeException("{$route} {$asked}: {$content}");
         match (true) {
             $status >= 400 => $this->book->value($route, $asked, (object) ['status' => $status, 'refused' => json_decode($this->steady($content))]),
@@ -147,6 +170,11 @@ final class Teller
             $type === 'application/octet-stream' => $this->book->value($route, $asked, Papers::cellsOfWorkbook($content)),
             default => $this->book->text($route, $asked, $this->steady($content)),
         };
+    }
+
+    private static function contentOf(TestResponse $response): string
+    {
+        return (string) ($response->baseResponse instanceof StreamedResponse ? $response->streamedContent() : $response->getContent());
     }
 
     private function withoutNumbers(mixed $answer): mixed

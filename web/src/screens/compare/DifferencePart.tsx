@@ -32,7 +32,7 @@ export function DifferencePart({ season, id, revision, here, other }: Props) {
   return (
     <section aria-labelledby="difference-title">
       <h2 id="difference-title">Why two set-ups cost different amounts</h2>
-      <p className={s.differencePick}>
+      <div className={s.differencePick}>
         Compare with {name(here)}:{' '}
         <Select
           aria-label="The other set-up"
@@ -41,7 +41,7 @@ export function DifferencePart({ season, id, revision, here, other }: Props) {
           popupMatchSelectWidth={false}
           options={season.setups.filter((row) => row.id !== here).map((row) => ({ value: row.id, label: row.name }))}
         />
-      </p>
+      </div>
       {here !== to && data && data.from === here && data.to === to && (
         <>
           <p data-test="difference">

@@ -1,0 +1,77 @@
+import { expect, it, vi } from 'vitest';
+import './device';
+import { draw, settle, type Drawn } from './draw';
+import { agrees, keyAt, typeOnce, type Typed } from './fields';
+import { pressAll } from './presses';
+import { furnishWindow, serve, told, type Sent } from './stand';
+import { textOf } from './textOf';
+import { expectAsInBook } from './told';
+
+const SCREENS = [
+  ...[
+    'list',
+    'compare',
+    'calendar',
+    'raising',
+    'pots',
+    'bench',
+    'shopping',
+    'today',
+    'trays',
+    'log',
+    'weather',
+    'reckoning',
+    'advice',
+  ],
+  ...['ledger', 'guesses', 'first'],
+];
+
+/** Rows of a list have the same fields; so many of each are typed into. */
+const OF_A_KIND = 4;
+
+/** Every screen of a story, drawn without a browser: its text, what each of its fields saves, what each press does and brings. */
+export function tellEveryScreen(name: string) {
+  const story = told(name);
+  furnishWindow(story.day);
+  // The libraries say here what jsdom has not.
+  vi.spyOn(console, 'error').mockImplementation(() => undefined);
+  const { season } = story.answers['/api/seasons/1'] as { season: { crops: { id: string }[] } };
+  for (const screen of [...SCREENS, `crops/${season.crops[0]?.id ?? ''}`])
+    it(`draws ${screen}`, async () => {
+      localStorage.clear();
+      localStorage.setItem('jolly-penny-setup-1', story.setup);
+      const sent = serve(story);
+      const drawn = await draw(`/seasons/1/${screen}`);
+      const lines = textOf(drawn.place).split('\n');
+      expect(lines.length).toBeGreaterThan(20);
+      lines.push(...(await typeAll(drawn, sent)));
+      lines.push(...(await pressAll(drawn.place, sent, () => settle(drawn.queries))));
+      await drawn.close();
+      expectAsInBook(name, screen, lines);
+    });
+}
+
+async function typeAll({ place, queries }: Drawn, sent: Sent[]): Promise<string[]> {
+  const times = new Map<string, number>();
+  const fields = [...place.querySelectorAll<HTMLInputElement>('main input[name]')].filter((field) => {
+    const kind = `${field.className} ${kindOfName(field.name)}`;
+    times.set(kind, (times.get(kind) ?? 0) + 1);
+    return /text|date/.test(field.type) && !field.disabled && (times.get(kind) ?? 0) <= OF_A_KIND;
+  });
+  const lines: string[] = [];
+  for (const field of fields) {
+    const typed = await typeOnce(field, sent, () => settle(queries));
+    expect(isOfTheFile(typed), `${typed.name} saves to no key of the season file`).toBe(true);
+    expect(agrees(typed), `${typed.name} saves another value than it shows: ${words(typed)}`).toBe(true);
+    lines.push(`type ${typed.name}: ${words(typed)}`);
+  }
+  return lines;
+}
+
+/** The name of a field without the row it is of. */
+const kindOfName = (name: string): string => [name.split(/[.\s-]/)[0], name.split('.').slice(2).join('.')].join(' ');
+
+const isOfTheFile = ({ change }: Typed): boolean => typeof change?.to !== 'number' || keyAt(change.path) !== null;
+
+const words = ({ label, shown, typed, change, sent }: Typed): string =>
+  `"${label}" ${shown} → ${typed}${change === null ? '' : `, before ${JSON.stringify(change.from)}`} ${sent || 'nothing is sent'}`;

@@ -1,0 +1,4 @@
+// @vitest-environment jsdom
+import { tellEveryScreen } from './everyScreen';
+
+tellEveryScreen('gullsend');
