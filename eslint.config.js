@@ -1,6 +1,7 @@
 import hooks from 'eslint-plugin-react-hooks';
 import imports from 'eslint-plugin-import-x';
 import tseslint from 'typescript-eslint';
+import { queryKeys } from './web/query-keys.js';
 import { seasonArithmetic } from './web/season-arithmetic.js';
 
 // The rooms of web/src, each of which uses only those before it.
@@ -43,7 +44,11 @@ export default tseslint.config(
   ...tseslint.configs.strict,
   {
     files: ['web/src/**/*.{ts,tsx}'],
-    plugins: { 'react-hooks': hooks, 'import-x': imports, jolly: { rules: { 'season-arithmetic': seasonArithmetic } } },
+    plugins: {
+      'react-hooks': hooks,
+      'import-x': imports,
+      jolly: { rules: { 'season-arithmetic': seasonArithmetic, 'query-keys': queryKeys } },
+    },
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     settings: {
       'import-x/resolver-next': [imports.createNodeResolver({ extensions: ['.ts', '.tsx'] })],
@@ -55,6 +60,7 @@ export default tseslint.config(
       // A screen is made of parts with a name each; what is longer than this reads like none.
       'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
       'jolly/season-arithmetic': 'error',
+      'jolly/query-keys': 'error',
       'import-x/no-restricted-paths': [
         'error',
         {
@@ -71,4 +77,5 @@ export default tseslint.config(
     files: [...DRAWN, ...OFFLINE, ...UNITS].map((file) => `web/src/${file}`),
     rules: { 'jolly/season-arithmetic': 'off' },
   },
+  { files: ['web/src/**/*.test.{ts,tsx}'], rules: { 'jolly/query-keys': 'off' } },
 );

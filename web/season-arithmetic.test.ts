@@ -23,10 +23,18 @@ export const inOrder = (all: Purchase[]) => all.sort((a, b) => a.paid - b.paid);
 export const length = (all: Purchase[]) => all.length - 1;
 `;
 
-it('finds sums of what the API sends, and no others', async () => {
-  expect(await found(CODE)).toEqual([2, 3]);
-}, LATE);
+it(
+  'finds sums of what the API sends, and no others',
+  async () => {
+    expect(await found(CODE)).toEqual([2, 3]);
+  },
+  LATE,
+);
 
-it('lets pictures be laid out by what they show', async () => {
-  expect(await found(CODE, 'web/src/screens/pots/Jar.tsx')).toEqual([]);
-}, LATE);
+it(
+  'lets pictures be laid out by what they show',
+  async () => {
+    expect(await found(CODE, 'web/src/screens/pots/Jar.tsx')).toEqual([]);
+  },
+  LATE,
+);

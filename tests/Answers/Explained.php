@@ -18,7 +18,7 @@ use JollyPenny\Core\Showing\Workings\Working;
 /** The workings of every figure of the set-ups and of each of their crops: as the API gives them, without costing the season anew for each. */
 final readonly class Explained
 {
-    private const OF_A_SETUP = ['per_finished', 'per_wanted', 'nursery_per_plant', 'same_per_plant', 'p_keep', 'per_finished_low', 'per_finished_high',
+    public const OF_A_SETUP = ['per_finished', 'per_wanted', 'nursery_per_plant', 'same_per_plant', 'p_keep', 'per_finished_low', 'per_finished_high',
         'income', 'keep', 'cash_now', 'kwh', 'cost', 'fill_cost', 'hours', 'implied_wage', 'filled', 'p_all_enough', 'crowded_days'];
 
     private const OF_A_CROP = ['g', 'seeds', 'p_enough', 'cost', 'per_finished', 'extra_cost'];

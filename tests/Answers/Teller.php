@@ -96,8 +96,8 @@ final class Teller
         $answers = new ScreenAnswers;
         [$day, $setup] = [$this->story->days[0], $this->story->setups[0]];
         $values = [...array_map(fn (string $id): array => [$id], $this->ids), ...$this->values($document), 'on' => [$day], 'showSeason.setup' => [null, ...array_column($document->setups, 'id')],
-            'methodGrowth.crop' => [null, ...array_column($document->crops, 'id')], 'method' => array_column($document->methods, 'id'), 'figure' => ['cost'],
-            'guesses.setup' => array_column($document->setups, 'id'), 'ranked' => ['false', 'true'], 'up' => [null], 'cover' => ['0'], 'goingOut.crop' => [null],
+            'methodGrowth.crop' => [null, ...array_column($document->crops, 'id')], 'method' => array_column($document->methods, 'id'), 'figure' => [...Explained::OF_A_SETUP, 'came_lived', 'g', 'seeds', 'p_enough', 'seed', 'mix'], 'working.crop' => [null, $document->crops[0]->id],
+            'find' => [null], 'guesses.setup' => array_column($document->setups, 'id'), 'ranked' => ['false', 'true'], 'up' => [null], 'cover' => ['0'], 'goingOut.crop' => [null],
             'seasons' => ['5'], 'price_rise' => ['0', '0.03']];
         foreach (Routes::all(true) as $route) {
             if ($route->type === 'application/json' && ! in_array($route->name, ['downloadSeason', 'resultFile', 'exportAccount'], true) && $this->isInReach($route)) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 // Wrong turns the code could take: what, in which file, the right words, the wrong ones, and the test that has to notice.
 
 return [
+    ...require __DIR__.'/unnoticed.php',
     [
         'bought plants lost: × (1 + l) for ÷ (1 − l)',
         'core/Plan/Books/Basket.php',

@@ -65,8 +65,8 @@ export function keyAt(path: (string | number)[]): string | null {
 }
 
 /**
- * Whether what was saved follows from what was typed as what stands in the season follows from what was shown: by one factor, or, of
- * temperatures, by one step. Knows nothing of units; a field that shows one value and saves another, or converts wrongly, is found.
+ * Whether what was saved follows from what was typed as what stands in the season follows from what was shown: by one factor or its
+ * inverse, or, of temperatures, by one step. Knows nothing of units; a field that shows one value and saves another, or converts wrongly, is found.
  */
 export function agrees({ shown, typed, change }: Typed): boolean {
   const [before, after] = [numberIn(shown), numberIn(typed)];
@@ -75,5 +75,7 @@ export function agrees({ shown, typed, change }: Typed): boolean {
   const near = (a: number, b: number) => Math.abs(a - b) <= 0.03 * Math.max(Math.abs(a), Math.abs(b)) + 1e-9;
   const byFactor = before !== 0 && from !== 0 && near(to / from, after / before);
   const byStep = [1, 5 / 9].some((each) => near(to - from, (after - before) * each));
-  return byFactor || byStep || (before === 0 && from === 0);
+  // How many go into a tray is kept as the share of a tray that one takes.
+  const byShare = before !== 0 && near(to * after, from * before);
+  return byFactor || byStep || byShare || (before === 0 && from === 0);
 }
