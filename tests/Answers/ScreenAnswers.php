@@ -14,7 +14,7 @@ final class ScreenAnswers
     /** @var array<string, mixed> by the path asked */
     private array $answers = [];
 
-    /** @var array<int, int> the database's numbers, by the order in which they came */
+    /** @var array<string, array<int, int>> the database's numbers in the order in which they came, by what they number */
     private array $numbers = [];
 
     public static function file(string $story): string
@@ -38,16 +38,23 @@ final class ScreenAnswers
     }
 
     /** The same from run to run, whatever the database numbered and the garden drew; floats as the book tells them. */
-    private function steady(mixed $value, string $key = ''): mixed
+    private function steady(mixed $value, string $of = ''): mixed
     {
         return match (true) {
-            is_array($value) => array_map(fn (mixed $one): mixed => $this->steady($one, $key), $value),
+            is_array($value) => array_map(fn (mixed $one): mixed => $this->steady($one, $of), $value),
             $value instanceof stdClass => (object) array_combine($keys = array_map(strval(...), array_keys(get_object_vars($value))),
-                array_map(fn (string $one): mixed => $this->steady($value->{$one}, $one), $keys)),
-            is_int($value) && $key === 'id' => $this->numbers[$value] ??= count($this->numbers) + 1,
+                array_map(fn (string $key): mixed => $key === 'id' && is_int($value->id) ? $this->number($of, $value->id) : $this->steady($value->{$key}, $key), $keys)),
             is_float($value) => (float) sprintf('%.9G', $value),
             is_string($value) => preg_replace(['#/seasons/\d+#', '#(\b\d+\|)?\b[A-Za-z0-9]{48}\b#'], ['/seasons/1', '###'], $value),
             default => $value,
         };
+    }
+
+    /** A season is a season whether it stands alone or in a list. */
+    private function number(string $of, int $id): int
+    {
+        $of = $of === 'seasons' ? '' : $of;
+
+        return $this->numbers[$of][$id] ??= count($this->numbers[$of] ?? []) + 1;
     }
 }

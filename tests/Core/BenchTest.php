@@ -115,6 +115,8 @@ it('lets an outlet carry what the rule for continuous loads allows', function ()
     expect(CircuitLoad::most(new Outlet(120, 15)))->toBeNear(12.0)
         ->and(CircuitLoad::most(new Outlet(120, 20)))->toBeNear(16.0)
         ->and(CircuitLoad::most(new Outlet(230, 16)))->toBeNear(16.0)
+        ->and(CircuitLoad::most(new Outlet(100, 10)))->toBeNear(8.0)
+        ->and(CircuitLoad::most(new Outlet(130, 10)))->toBeNear(8.0)
         ->and(CircuitLoad::forWatts(1440, new Outlet(120, 15))->over)->toBeFalse()
         ->and(CircuitLoad::forWatts(1441, new Outlet(120, 15))->over)->toBeTrue()
         ->and(CircuitLoad::forWatts(1440, null)->amps)->toBeNull();

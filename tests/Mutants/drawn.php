@@ -61,7 +61,7 @@ $var = implode(' ', array_map(fn (string $path): string => './var/'.basename($pa
 passthru('cd '.escapeshellarg($root).' && mkdir -p '.escapeshellarg("{$copy}/var").' && tar cf - --exclude=./var --exclude=./node_modules --exclude=./.git . '
     ."| tar xf - -C {$copy} && ln -s {$root}/node_modules {$copy}/node_modules && for one in {$var}; do cp -r \"\$one\" {$copy}/var/; done");
 $passes = function (string $command) use ($copy): bool {
-    exec('cd '.escapeshellarg($copy).' && timeout '.LIMIT." bash -c ".escapeshellarg($command).' >/dev/null 2>&1', result_code: $code);
+    exec('cd '.escapeshellarg($copy).' && timeout '.LIMIT.' bash -c '.escapeshellarg($command).' >/dev/null 2>&1', result_code: $code);
 
     return $code === 0;
 };

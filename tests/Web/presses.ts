@@ -5,9 +5,8 @@ import { textOf } from './textOf';
 /** Controls of a kind are pressed so often at most: rows of a list are alike. */
 const OF_A_KIND = 2;
 const MOST = 45;
-/** Of what a press brings and takes away, lines. */
+/** Of what a press brings, lines. */
 const CAME = 12;
-const WENT = 4;
 /** A long label is cut. */
 const LETTERS = 90;
 
@@ -54,9 +53,8 @@ export async function pressAll(root: HTMLElement, sent: Sent[], settle: () => Pr
     await settle();
     const after = textOf(document.body).split('\n');
     const came = after.filter((line) => !before.includes(line));
-    const went = before.filter((line) => !after.includes(line));
     lines.push(`press ${name}`, ...sent.map((one) => `  ${sentWords(one)}`));
-    lines.push(...came.slice(0, CAME).map((line) => `  + ${line}`), ...went.slice(0, WENT).map((line) => `  - ${line}`));
+    lines.push(...came.slice(0, CAME).map((line) => `  + ${line}`));
     if (!root.querySelector('main')) break;
     await pressKey(document.activeElement ?? document.body, 'Escape');
     await settle();

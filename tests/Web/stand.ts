@@ -50,8 +50,9 @@ export function serve(story: Told): Sent[] {
 /** What jsdom has not: sizes, and what watches them. */
 export function furnishWindow(day: string) {
   vi.stubGlobal('__BUILD__', 'test');
-  vi.stubGlobal('matchMedia', () => ({
-    matches: false,
+  vi.stubGlobal('matchMedia', (query: string) => ({
+    // Nothing slides, so that nothing depends on how far it has.
+    matches: query.includes('reduced-motion'),
     addEventListener: () => undefined,
     removeEventListener: () => undefined,
   }));
