@@ -43,10 +43,19 @@ final class ScreenAnswers
         return match (true) {
             is_array($value) => array_map(fn (mixed $one): mixed => $this->steady($one, $of), $value),
             $value instanceof stdClass => (object) array_combine($keys = array_map(strval(...), array_keys(get_object_vars($value))),
-                array_map(fn (string $key): mixed => $key === 'id' && is_int($value->id) ? $this->number($of, $value->id) : $this->steady($value->{$key}, $key), $keys)),
+                array_map(fn (string $key): mixed => $this->valueOf($key, $value->{$key}, $of), $keys)),
             is_float($value) => (float) sprintf('%.9G', $value),
             is_string($value) => preg_replace(['#/seasons/\d+#', '#(\b\d+\|)?\b[A-Za-z0-9]{48}\b#'], ['/seasons/1', '###'], $value),
             default => $value,
+        };
+    }
+
+    private function valueOf(string $key, mixed $value, string $of): mixed
+    {
+        return match (true) {
+            is_int($value) && $key === 'id' => $this->number($of, $value),
+            is_int($value) && $key === 'place' => $this->number('places', $value),
+            default => $this->steady($value, $key),
         };
     }
 
