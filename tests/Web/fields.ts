@@ -21,7 +21,7 @@ export interface Typed {
 }
 
 /** A field's text as a number: "1/4", "1,250", "3.5"; null where it is none. */
-export function numberIn(text: string): number | null {
+function numberIn(text: string): number | null {
   const half = /^(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(text.trim());
   if (half) return Number(half[1] ?? 0) + Number(half[2]) / Number(half[3]);
   const plain = text.replace(/,(?=\d{3}\b)/g, '').trim();
