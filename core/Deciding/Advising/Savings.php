@@ -59,20 +59,21 @@ final class Savings
     }
 
     /**
-     * @param  ?Closure(int, int, Closure(): Advice=): void  $progress  of so many changes so many are weighed, and what is found; what it
+     * @param  ?Closure(int, int, Closure(): WeighedChanges=): void  $progress  of so many changes so many are weighed, and what is found; what it
      *                                                                   throws ends it
      */
-    public function advice(?Closure $progress = null): Advice
+    public function advice(?Closure $progress = null): WeighedChanges
     {
         $changes = iterator_to_array((new Changes($this->books))->all(), false);
         $this->leftOut = [];
         $found = [];
         foreach ($changes as $i => $change) {
-            $progress === null ?: $progress($i, count($changes), fn (): Advice => new Advice(array_slice(self::sorted($found), 0, self::MOST), $this->leftOut));
+            $progress === null ?: $progress($i, count($changes),
+                fn (): WeighedChanges => new WeighedChanges(array_slice(self::sorted($found), 0, self::MOST), $this->leftOut));
             $found = [...$found, ...array_filter([$this->weigh($change)])];
         }
 
-        return new Advice(array_slice(self::sorted($found), 0, self::MOST), $this->leftOut);
+        return new WeighedChanges(array_slice(self::sorted($found), 0, self::MOST), $this->leftOut);
     }
 
     /** @return ?Weighed null where the season cannot be costed so, where a grower would not advise it, or where it saves next to nothing */

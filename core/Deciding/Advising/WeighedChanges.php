@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyPenny\Core\Deciding\Advising;
 
 /** What could be done otherwise, and what was looked at and left out. */
-final readonly class Advice
+final readonly class WeighedChanges
 {
     /**
      * @param  list<Weighed>  $changes  the best first; those that break the list after those that do not
