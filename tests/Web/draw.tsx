@@ -6,6 +6,7 @@ import { keepLog } from '../../web/src/season/logbox';
 import { rememberBuying } from '../../web/src/season/purchases';
 import { newQueryClient } from '../../web/src/season/queue';
 import { App } from '../../web/src/shell/App';
+import { screens } from '../../web/src/shell/screens';
 
 (globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean }).IS_REACT_ACT_ENVIRONMENT = true;
 
@@ -25,6 +26,8 @@ export interface Drawn {
 
 /** The whole application at an address. */
 export async function draw(address: string): Promise<Drawn> {
+  // A press that leads to another screen finds it there.
+  await Promise.all(Object.values(screens).map((load) => load()));
   const place = document.createElement('div');
   document.body.append(place);
   const queries = newQueryClient();

@@ -1,6 +1,5 @@
 import { expect, it, vi } from 'vitest';
 import './device';
-import { draw, settle, type Drawn } from './draw';
 import { agrees, keyAt, typeOnce, type Typed } from './fields';
 import { pressAll } from './presses';
 import { furnishWindow, serve, told, type Sent } from './stand';
@@ -43,6 +42,11 @@ export function tellEveryScreen(name: string) {
   const plain = (screen: string): [string, string] => [screen, `/${screen}`];
   for (const [screen, address] of [...SCREENS.map(of), of(`crops/${season.crops[0]?.id ?? ''}`), ...PLAIN.map(plain)])
     it(`draws ${screen}`, async () => {
+      // What the window remembers of the screen before is nothing of this one.
+      vi.resetModules();
+      const { draw, settle } = await import('./draw');
+      await (await import('idb-keyval')).clear();
+      sessionStorage.clear();
       localStorage.clear();
       localStorage.setItem('jolly-penny-setup-1', story.setup);
       const sent = serve(story);
@@ -51,10 +55,10 @@ export function tellEveryScreen(name: string) {
         const lines = textOf(drawn.place).split('\n');
         expect(lines.length).toBeGreaterThan(5);
         const typed = new Set<string>();
-        lines.push(...(await typeAll(drawn, sent, typed)));
+        lines.push(...(await typeAll(sent, typed, () => settle(drawn.queries))));
         lines.push(...(await pressAll(drawn.place, sent, () => settle(drawn.queries))));
         // And into what the presses have opened.
-        lines.push(...(await typeAll(drawn, sent, typed)));
+        lines.push(...(await typeAll(sent, typed, () => settle(drawn.queries))));
         expectAsInBook(name, screen, lines);
       } finally {
         await drawn.close();
@@ -63,7 +67,7 @@ export function tellEveryScreen(name: string) {
 }
 
 /** Types into all fields whose names are not among the typed ones. */
-async function typeAll({ queries }: Drawn, sent: Sent[], typed: Set<string>): Promise<string[]> {
+async function typeAll(sent: Sent[], typed: Set<string>, settle: () => Promise<void>): Promise<string[]> {
   const times = new Map<string, number>();
   const fields = [...document.querySelectorAll<HTMLInputElement>('main input[name]')].filter((field) => {
     if (typed.has(field.name)) return false;
@@ -74,7 +78,7 @@ async function typeAll({ queries }: Drawn, sent: Sent[], typed: Set<string>): Pr
   const lines: string[] = [];
   for (const field of fields) {
     typed.add(field.name);
-    const one = await typeOnce(field, sent, () => settle(queries));
+    const one = await typeOnce(field, sent, settle);
     expect(isOfTheFile(one), `${one.name} saves to no key of the season file`).toBe(true);
     expect(agrees(one), `${one.name} saves another value than it shows: ${words(one)}`).toBe(true);
     lines.push(`type ${one.name}: ${words(one)}`);
