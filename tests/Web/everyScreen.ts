@@ -1,4 +1,4 @@
-import { expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import './device';
 import { agrees, keyAt, typeOnce, type Typed } from './fields';
 import { pressAll } from './presses';
@@ -40,30 +40,33 @@ export function tellEveryScreen(name: string) {
   const { season } = story.answers['/api/seasons/1'] as { season: { crops: { id: string }[] } };
   const of = (screen: string): [string, string] => [screen, `/seasons/1/${screen}`];
   const plain = (screen: string): [string, string] => [screen, `/${screen}`];
-  for (const [screen, address] of [...SCREENS.map(of), of(`crops/${season.crops[0]?.id ?? ''}`), ...PLAIN.map(plain)])
-    it(`draws ${screen}`, async () => {
-      // What the window remembers of the screen before is nothing of this one.
-      vi.resetModules();
-      const { draw, settle } = await import('./draw');
-      await (await import('idb-keyval')).clear();
-      sessionStorage.clear();
-      localStorage.clear();
-      localStorage.setItem('jolly-penny-setup-1', story.setup);
-      const sent = serve(story);
-      const drawn = await draw(address);
-      try {
-        const lines = textOf(drawn.place).split('\n');
-        expect(lines.length).toBeGreaterThan(5);
-        const typed = new Set<string>();
-        lines.push(...(await typeAll(sent, typed, () => settle(drawn.queries))));
-        lines.push(...(await pressAll(drawn.place, sent, () => settle(drawn.queries))));
-        // And into what the presses have opened.
-        lines.push(...(await typeAll(sent, typed, () => settle(drawn.queries))));
-        expectAsInBook(name, screen, lines);
-      } finally {
-        await drawn.close();
-      }
-    });
+  // The component library remembers things of its own: always in this order.
+  describe('every screen', { shuffle: false }, () => {
+    for (const [screen, address] of [...SCREENS.map(of), of(`crops/${season.crops[0]?.id ?? ''}`), ...PLAIN.map(plain)])
+      it(`draws ${screen}`, async () => {
+        // What the window remembers of the screen before is nothing of this one.
+        vi.resetModules();
+        const { draw, settle } = await import('./draw');
+        await (await import('idb-keyval')).clear();
+        sessionStorage.clear();
+        localStorage.clear();
+        localStorage.setItem('jolly-penny-setup-1', story.setup);
+        const sent = serve(story);
+        const drawn = await draw(address);
+        try {
+          const lines = textOf(drawn.place).split('\n');
+          expect(lines.length).toBeGreaterThan(5);
+          const typed = new Set<string>();
+          lines.push(...(await typeAll(sent, typed, () => settle(drawn.queries))));
+          lines.push(...(await pressAll(drawn.place, sent, () => settle(drawn.queries))));
+          // And into what the presses have opened.
+          lines.push(...(await typeAll(sent, typed, () => settle(drawn.queries))));
+          expectAsInBook(name, screen, lines);
+        } finally {
+          await drawn.close();
+        }
+      });
+  });
 }
 
 /** Types into all fields whose names are not among the typed ones. */
