@@ -31,7 +31,7 @@ return [
         '$line = $this->line($this->season, $setup->raising($crop, $method), $crop);', '$line = $this->line($this->season, $setup, $crop);', BOOK],
     ['labels bear the planned day', 'core/Showing/Labels/Label.php', '$log->crop($run->crop)->sown_on)', 'null)', BOOK],
     ['"before" of the plan', 'core/Showing/Workings/ReckoningWorkings.php', '$before->heads[$head] ?? $amount', '$this->came->steps[0]->heads[$head] ?? $amount', BOOK],
-    ['low by the low', 'core/Showing/Workings/SetupWorkings.php', '? $r->useful_high : $r->useful_low).', '? $r->useful_low : $r->useful_low).', BOOK],
+    ['low by the low', 'core/Showing/Workings/SetupWorkings.php', '? $r->useful_high : $r->useful_low)', '? $r->useful_low : $r->useful_low)', BOOK],
     ['months out of order', 'core/Showing/Bench/Bench.php', 'ksort($months);', 'krsort($months);', BOOK],
     ['the trip saved as what an hour is worth', 'web/src/screens/growlist/SeasonFacts.tsx', "save(['nursery_trip_cost']", "save(['hourly_value']",
         'tests/Web/may.test.ts'],
