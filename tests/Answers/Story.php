@@ -53,7 +53,17 @@ final readonly class Story
     {
         $told = json_decode((string) file_get_contents(self::FOLDER."/{$name}.json"), flags: JSON_THROW_ON_ERROR);
 
-        return new self($name, $told->about, $told->steps, $told->days, $told->setups, $told->commands ?? CommandLine::QUICK, $told->asks_all ?? false, $told->draws_papers ?? false,
-            $told->draws_screens ?? false, $told->leaves ?? []);
+        return new self(
+            name: $name,
+            about: $told->about,
+            steps: $told->steps,
+            days: $told->days,
+            setups: $told->setups,
+            commands: $told->commands ?? CommandLine::QUICK,
+            asksAll: $told->asks_all ?? false,
+            drawsPapers: $told->draws_papers ?? false,
+            drawsScreens: $told->draws_screens ?? false,
+            leaves: $told->leaves ?? [],
+        );
     }
 }

@@ -28,11 +28,17 @@ final class Teller
     /** What a made thing is called in paths that come after, by the path that made it. */
     private const MADE = ['/seasons' => 'season', '/weather' => 'place', '/seasons/{season}/devices' => 'device', '/seasons/{season}/work' => 'work'];
 
-    /**
-     * Of a step's answer: the figures after the last step are asked for below, those in between would say most of them over and over;
-     * how far a work is, is told by the clock.
-     */
-    private const LEFT_OUT = ['result' => true, 'pictures' => true, 'done' => true];
+    /** Of a step's answer: the figures after the last step are asked for below, those in between would say most of them over and over. */
+    private const FIGURES_OF_A_STEP = ['result' => true, 'pictures' => true];
+
+    /** How far something is that takes long, as often as the clock lets it be told. */
+    private const PROGRESS = ['done' => true, 'total' => true];
+
+    /** Figures whose workings the screens ask for, besides those of a set-up. */
+    private const ON_SCREENS = ['came_lived', 'g', 'seeds', 'p_enough', 'seed', 'mix'];
+
+    /** Files to take along, which no screen draws. */
+    private const TAKEN_ALONG = ['downloadSeason', 'resultFile', 'exportAccount'];
 
     /** Crops of which it is asked what takes long to say. */
     private const SOME = 2;
@@ -76,9 +82,10 @@ final class Teller
             $body = (string) json_encode($step[2] ?? new stdClass, JSON_PRESERVE_ZERO_FRACTION);
             $response = $this->test->call($step[0], '/api'.$this->filled($step[1]), server: self::JSON, content: $this->filled($body));
             $answer = json_decode((string) $response->getContent());
-            $answer instanceof stdClass && $answer = (object) array_diff_key(get_object_vars($answer), self::LEFT_OUT);
-            $status = $response->getStatusCode();
-            $this->book->value('step', sprintf('%03d', $n + 1)." {$step[0]} {$step[1]}", (object) ['status' => $status, 'answer' => $this->withoutNumbers($answer)]);
+            $answer instanceof stdClass
+                && $answer = (object) array_diff_key(get_object_vars($answer), self::FIGURES_OF_A_STEP, self::PROGRESS);
+            $this->book->value('step', sprintf('%03d', $n + 1)." {$step[0]} {$step[1]}",
+                (object) ['status' => $response->getStatusCode(), 'answer' => $this->withoutNumbers($answer)]);
             $made = $answer->id ?? null;
             if (isset(self::MADE[$step[1]]) && is_int($made)) {
                 $this->ids[self::MADE[$step[1]]] ??= (string) $made;
@@ -95,12 +102,28 @@ final class Teller
     {
         $answers = new ScreenAnswers;
         [$day, $setup] = [$this->story->days[0], $this->story->setups[0]];
-        $values = [...array_map(fn (string $id): array => [$id], $this->ids), ...$this->values($document), 'on' => [$day], 'showSeason.setup' => [null, ...array_column($document->setups, 'id')],
-            'methodGrowth.crop' => [null, ...array_column($document->crops, 'id')], 'method' => array_column($document->methods, 'id'), 'figure' => [...Explained::OF_A_SETUP, 'came_lived', 'g', 'seeds', 'p_enough', 'seed', 'mix'], 'working.crop' => [null, $document->crops[0]->id],
-            'find' => [null], 'guesses.setup' => array_column($document->setups, 'id'), 'ranked' => ['false', 'true'], 'up' => [null], 'cover' => ['0'], 'goingOut.crop' => [null],
-            'seasons' => ['5'], 'price_rise' => ['0', '0.03']];
+        $setups = array_column($document->setups, 'id');
+        $values = [
+            ...array_map(fn (string $id): array => [$id], $this->ids),
+            ...$this->values($document),
+            'on' => [$day],
+            'showSeason.setup' => [null, ...$setups],
+            'guesses.setup' => $setups,
+            'ranked' => ['false', 'true'],
+            'methodGrowth.crop' => [null, ...array_column($document->crops, 'id')],
+            'method' => array_column($document->methods, 'id'),
+            'figure' => [...Explained::OF_A_SETUP, ...self::ON_SCREENS],
+            'working.crop' => [null, $document->crops[0]->id],
+            'goingOut.crop' => [null],
+            'cover' => ['0'],
+            'find' => [null],
+            'up' => [null],
+            'seasons' => ['5'],
+            'price_rise' => ['0', '0.03'],
+        ];
         foreach (Routes::all(true) as $route) {
-            if ($route->type === 'application/json' && ! in_array($route->name, ['downloadSeason', 'resultFile', 'exportAccount'], true) && $this->isInReach($route)) {
+            $isDrawn = $route->type === 'application/json' && ! in_array($route->name, self::TAKEN_ALONG, true);
+            if ($isDrawn && $this->isInReach($route)) {
                 foreach ($route->requests($values) as $path) {
                     $response = $this->test->get($path, ['Accept' => 'application/json']);
                     $response->getStatusCode() !== 200 || $answers->add($path, self::contentOf($response));
@@ -165,7 +188,7 @@ final class Teller
         match (true) {
             $status >= 400 => $this->book->value($route, $asked, (object) ['status' => $status, 'refused' => json_decode($this->steady($content))]),
             $content === '' => $this->book->text($route, $asked, "status {$status}"),
-            $type === 'application/json' => $this->book->value($route, $asked, json_decode($this->steady($content))),
+            $type === 'application/json' => $this->book->value($route, $asked, self::withoutProgress($route, json_decode($this->steady($content)))),
             $type === 'application/pdf' => $this->book->text($route, $asked, $this->steady(Papers::textOfPdf($content))),
             $type === 'application/octet-stream' => $this->book->value($route, $asked, Papers::cellsOfWorkbook($content)),
             default => $this->book->text($route, $asked, $this->steady($content)),
@@ -175,6 +198,11 @@ final class Teller
     private static function contentOf(TestResponse $response): string
     {
         return (string) ($response->baseResponse instanceof StreamedResponse ? $response->streamedContent() : $response->getContent());
+    }
+
+    private static function withoutProgress(string $route, mixed $answer): mixed
+    {
+        return $route === 'work' && $answer instanceof stdClass ? (object) array_diff_key(get_object_vars($answer), self::PROGRESS) : $answer;
     }
 
     private function withoutNumbers(mixed $answer): mixed

@@ -47,8 +47,8 @@ final class Draw
             $lines = explode("\n", $code);
             foreach ($this->places($code) as [$operator, $line, $at, $length, $with]) {
                 if ($this->reach->isReached($file, $line) && preg_match(self::SAID, $lines[$line - 1]) !== 1) {
-                    $places[$operator][] = ['words' => "{$operator}, {$file}:{$line}: ".mb_substr(trim($lines[$line - 1]), 0, 90), 'file' => $file, 'line' => $line,
-                        'at' => $at, 'length' => $length, 'with' => $with];
+                    $words = "{$operator}, {$file}:{$line}: ".mb_substr(trim($lines[$line - 1]), 0, 90);
+                    $places[$operator][] = ['words' => $words, 'file' => $file, 'line' => $line, 'at' => $at, 'length' => $length, 'with' => $with];
                 }
             }
         }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 // tests/Mutants/run --drawn N --seed S [--share I/K] [core] [app] [web]: N wrong turns of each, drawn over the lines that the book and the
 // tests reach. The book comes first: the stories that reach the line, then the test files that do. With --share, every K-th from the I-th
-// on, so that several processes can share the work; each needs a database of the feature tests of its own (TEST_TOKEN).
+// on, so that several processes can share the work; each needs a database of the feature tests of its own (TEST_TOKEN). What fails without a
+// wrong turn notices none: so the book and the screens are told without one first.
 
 use Tests\Mutants\Draw;
 use Tests\Mutants\Reach;
@@ -12,11 +13,14 @@ use Tests\Mutants\Reach;
 /** Seconds after which a run counts as one that never ends. */
 const LIMIT = 240;
 
-/** Test files that a wrong turn is shown to after the book, at most: those that fewest lines share with others know it best. */
+const PEST = 'php -d memory_limit=1G vendor/bin/pest --colors=never --stop-on-failure';
+
+/** Test files that a wrong turn is shown to after the book, at most: those that name its class first, then the smallest. */
 const FILES = 12;
 
-/** Screens that show what stands in a folder of web/src/screens. */
-const SCREENS = ['growlist' => 'list', 'begin' => 'first', 'seedling' => 'crops', 'advice' => 'advice'];
+/** Screens that show what stands in a folder of web/src/screens, where they are called otherwise. */
+const SCREENS = ['growlist' => 'list', 'begin' => '(first|begin)', 'seedling' => 'crops', 'reckoning' => '(reckoning|advice)', 'glossary' => 'words',
+    'account' => '(account|sign-in|forgotten)'];
 
 ini_set('memory_limit', '4G');
 $storeys = array_slice($argv, $rest) ?: ['core', 'app', 'web'];
@@ -41,7 +45,6 @@ $commandsFor = function (string $storey, array $mutant) use ($reach, $root): arr
         return ["npx vitest related {$mutant['file']} --run --root . --bail 1 --exclude 'tests/Web/**' --passWithNoTests",
             "npx vitest run --root . --bail 1 tests/Web{$on}", ...($on === '' ? [] : ['npx vitest run --root . --bail 1 tests/Web']), 'npx tsc --noEmit'];
     }
-    $pest = 'php -d memory_limit=1G vendor/bin/pest --colors=never --stop-on-failure';
     $stories = $reach->stories($mutant['file'], $mutant['line']);
     // Small books first.
     usort($stories, fn (string $a, string $b): int => filesize("{$root}/tests/Answers/book/{$a}.txt") <=> filesize("{$root}/tests/Answers/book/{$b}.txt"));
@@ -50,8 +53,8 @@ $commandsFor = function (string $storey, array $mutant) use ($reach, $root): arr
     $names = fn (string $test): int => preg_match("/\\b{$class}\\b/", (string) file_get_contents("{$root}/{$test}"));
     usort($tests, fn (string $a, string $b): int => $names($b) <=> $names($a) ?: filesize("{$root}/{$a}") <=> filesize("{$root}/{$b}"));
 
-    return [...($stories === [] ? [] : ['JOLLY_STORIES='.escapeshellarg(implode(' ', $stories))." {$pest} tests/Answers"]),
-        ...array_map(fn (string $test): string => "{$pest} {$test}", array_slice($tests, 0, FILES))];
+    return [...($stories === [] ? [] : ['JOLLY_STORIES='.escapeshellarg(implode(' ', $stories)).' '.PEST.' tests/Answers']),
+        ...array_map(fn (string $test): string => PEST." {$test}", array_slice($tests, 0, FILES))];
 };
 
 $home = sys_get_temp_dir().'/jolly-drawn-'.getmypid();
@@ -66,6 +69,10 @@ $passes = function (string $command) use ($copy): bool {
     return $code === 0;
 };
 
+foreach (array_keys($drawn) as $storey) {
+    $control = $storey === 'web' ? 'npx vitest run --root . tests/Web' : PEST.' tests/Answers';
+    $passes($control) ?: exit("This fails without a wrong turn: {$control}\n");
+}
 foreach ($drawn as $storey => $mutants) {
     $noticed = $byBook = 0;
     foreach ($mutants as $mutant) {

@@ -5,13 +5,10 @@ vi.mock('idb-keyval', () => {
   const kept = new Map<unknown, unknown>();
   return {
     createStore: () => undefined,
-    get: async (key: unknown) => kept.get(key),
     set: async (key: unknown, value: unknown) => void kept.set(key, value),
     setMany: async (rows: [unknown, unknown][]) => rows.forEach(([key, value]) => kept.set(key, value)),
-    del: async (key: unknown) => void kept.delete(key),
     delMany: async (names: unknown[]) => names.forEach((key) => kept.delete(key)),
     entries: async () => [...kept.entries()],
     clear: async () => kept.clear(),
-    update: async (key: unknown, change: (value: unknown) => unknown) => void kept.set(key, change(kept.get(key))),
   };
 });

@@ -6,24 +6,8 @@ import { furnishWindow, serve, told, type Sent } from './stand';
 import { textOf } from './textOf';
 import { expectAsInBook } from './told';
 
-const SCREENS = [
-  ...[
-    'list',
-    'compare',
-    'calendar',
-    'raising',
-    'pots',
-    'bench',
-    'shopping',
-    'today',
-    'trays',
-    'log',
-    'weather',
-    'reckoning',
-    'advice',
-  ],
-  ...['ledger', 'guesses', 'first'],
-];
+const SCREENS =
+  'list compare calendar raising pots bench shopping today trays log weather reckoning advice ledger guesses first'.split(' ');
 
 /** Pages that are of no season. */
 const PLAIN = ['seasons', 'shed', 'prices', 'begin', 'account', 'cautions', 'words', 'sign-in', 'forgotten'];
